@@ -1,0 +1,38 @@
+/** Arrows point one way: core <- contract, outputs <- server, headless, web. */
+const never = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    never('core-knows-nobody', '^packages/core/', '^(apps|packages/(contract|outputs))/'),
+    never('contract-knows-core-only', '^packages/contract/', '^(apps|packages/outputs)/'),
+    never('outputs-know-core-only', '^packages/outputs/', '^(apps|packages/contract)/'),
+    never('server-not-web', '^apps/server/', '^apps/(web|headless)/'),
+    never('web-not-server', '^apps/web/', '^apps/(server|headless)/'),
+    {
+      name: 'core-is-pure',
+      comment: 'The core computes: no Node, no browser, no framework.',
+      severity: 'error',
+      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(node:|fs$|path$)|node_modules/(react|@nestjs|@mikro-orm|express|three|d3)' },
+    },
+    {
+      name: 'only-through-the-face',
+      comment: 'Other packages use a package through its index.',
+      severity: 'error',
+      from: { path: '^(apps|packages)/([^/]+)/' },
+      to: { path: '^packages/([^/]+)/src/(?!index\\.ts$)', pathNot: '^packages/$2/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules|dist' },
+    exclude: { path: '/dist/' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['development', 'import', 'types'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+    tsConfig: { fileName: 'tsconfig.base.json' },
+  },
+};

@@ -1,0 +1,69 @@
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { findingText, planBuild, readDocumentText, type Plan } from '@larchwood/core';
+import { drawingsToPdf, drawingToSvg, patternSheets, pieceDrawing } from '@larchwood/outputs';
+
+const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR]';
+
+class Refused extends Error {}
+
+async function main(): Promise<void> {
+  const { file, out } = argumentsOf(process.argv.slice(2));
+  const text = await readFile(file, 'utf8').catch((error: NodeJS.ErrnoException) => {
+    throw new Refused(`${file}: cannot be read (${error.code ?? error.message}).`);
+  });
+  const read = readDocumentText(text);
+  if (!read.ok)
+    throw new Refused(read.faults.map((fault) => `${file}: ${fault.path}: ${fault.message}`).join('\n'));
+  const planned = planBuild(read.document);
+  if (!planned.ok)
+    throw new Refused(
+      planned.refusals.map((refusal) => `${file}: ${refusal.where}: ${refusal.message}`).join('\n'),
+    );
+  const { plan } = planned;
+  if (out !== undefined) await writePatterns(plan, out);
+  const findings = plan.findings.map((finding) => ({ ...finding, words: findingText(finding, plan.units) }));
+  process.stdout.write(`${JSON.stringify({ ...plan, findings }, null, 1)}\n`);
+}
+
+function argumentsOf(args: string[]): { file: string; out: string | undefined } {
+  try {
+    const { values, positionals } = parseArgs({
+      args,
+      options: { out: { type: 'string' } },
+      allowPositionals: true,
+    });
+    const [file, ...rest] = positionals;
+    if (file === undefined || rest.length > 0) throw new Refused(USAGE);
+    return { file, out: values.out };
+  } catch (error) {
+    throw new Refused(error instanceof Refused ? error.message : `${(error as Error).message}\n${USAGE}`);
+  }
+}
+
+/** All patterns as one PDF, and each piece as an SVG. */
+async function writePatterns(plan: Plan, directory: string): Promise<void> {
+  const { size, thickness } = plan.paper;
+  await mkdir(directory, { recursive: true });
+  const sheets = patternSheets(plan.cuts, {
+    size,
+    paperThickness: thickness,
+    display: plan.units,
+    buildName: plan.name,
+  });
+  await writeFile(join(directory, 'patterns.pdf'), await drawingsToPdf(sheets, `${plan.name}: patterns`));
+  for (const cut of plan.cuts) {
+    await writeFile(
+      join(directory, `piece-${cut.mark}.svg`),
+      drawingToSvg(pieceDrawing(cut, thickness, plan.units), `${plan.name}: ${cut.mark} ${cut.name}`),
+    );
+  }
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(
+    `${error instanceof Refused ? error.message : String(error instanceof Error ? error.stack : error)}\n`,
+  );
+  process.exitCode = error instanceof Refused ? 2 : 1;
+});

@@ -1,0 +1,52 @@
+import { Entity, Index, JsonType, ManyToOne, PrimaryKey, Property, Unique } from '@mikro-orm/core';
+import type { BuildDocument } from '@larchwood/core';
+
+/** A build: its newest document, and the number of that revision for optimistic locking. */
+@Entity({ tableName: 'build' })
+export class BuildEntity {
+  @PrimaryKey({ type: 'string' })
+  id!: string;
+
+  @Property({ type: 'string' })
+  name!: string;
+
+  @Property({ type: 'string' })
+  kind!: string;
+
+  @Property({ type: JsonType })
+  document!: BuildDocument;
+
+  @Property({ type: 'integer' })
+  revision!: number;
+
+  @Property({ type: 'datetime' })
+  savedAt!: Date;
+
+  /** Set while the build is deleted; it can be brought back. */
+  @Index()
+  @Property({ type: 'datetime', nullable: true })
+  deletedAt?: Date | null;
+}
+
+/** Every save, kept whole, so that it can be brought back. */
+@Entity({ tableName: 'revision' })
+@Unique({ properties: ['build', 'number'] })
+export class RevisionEntity {
+  @PrimaryKey({ type: 'integer', autoincrement: true })
+  id!: number;
+
+  @ManyToOne({ entity: () => BuildEntity, deleteRule: 'cascade' })
+  build!: BuildEntity;
+
+  @Property({ type: 'integer' })
+  number!: number;
+
+  @Property({ type: JsonType })
+  document!: BuildDocument;
+
+  @Property({ type: 'datetime' })
+  savedAt!: Date;
+
+  @Property({ type: 'string' })
+  reason!: string;
+}

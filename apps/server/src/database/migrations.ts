@@ -1,0 +1,22 @@
+import { Migration } from '@mikro-orm/migrations';
+
+/** Builds and their revisions. */
+export class CreateBuilds extends Migration {
+  override up(): void {
+    this.addSql(`create table build (
+      id text not null primary key, name text not null, kind text not null, document json not null,
+      revision integer not null, saved_at datetime not null, deleted_at datetime null);`);
+    this.addSql(`create index build_deleted_at_index on build (deleted_at);`);
+    this.addSql(`create table revision (
+      id integer not null primary key autoincrement, build_id text not null references build (id) on delete cascade,
+      number integer not null, document json not null, saved_at datetime not null, reason text not null);`);
+    this.addSql(`create unique index revision_build_id_number_unique on revision (build_id, number);`);
+  }
+
+  override down(): void {
+    this.addSql(`drop table revision;`);
+    this.addSql(`drop table build;`);
+  }
+}
+
+export const MIGRATIONS = [{ name: '2026-11-24-create-builds', class: CreateBuilds }];

@@ -1,0 +1,3 @@
+/** Requests and responses shared by the server and the web application's forms. */
+export * from './requests.js';
+export type * from './responses.js';

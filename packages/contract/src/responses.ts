@@ -1,0 +1,29 @@
+import type { BuildDocument, Fault } from '@larchwood/core';
+
+export interface BuildSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: string;
+  /** Number of the newest revision; also the token for optimistic locking. */
+  readonly revision: number;
+  /** ISO 8601. */
+  readonly savedAt: string;
+}
+export interface StoredBuild extends BuildSummary {
+  readonly document: BuildDocument;
+}
+export interface RevisionSummary {
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly reason: string;
+}
+export interface StoredRevision extends RevisionSummary {
+  readonly document: BuildDocument;
+}
+/** Every refusal: what is wrong in words, faults by path, and on a conflict (409) the build as it stands on the server. */
+export interface Problem {
+  readonly status: number;
+  readonly message: string;
+  readonly faults?: readonly Fault[];
+  readonly current?: StoredBuild;
+}

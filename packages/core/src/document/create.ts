@@ -1,0 +1,46 @@
+import { WORKSHOP_PROFILE } from '../fixture/profiles.js';
+import { PATTERNS } from '../frame/patterns/registry.js';
+import type { PatternOptions } from '../frame/patterns/pattern.js';
+import { failure, success, type Result } from '../result.js';
+import { findKind } from '../stance/kinds/registry.js';
+import { stanceOf } from '../stance/stance.js';
+import type { BuildDocument } from './schema.js';
+
+export interface CreateOptions {
+  readonly name: string;
+  readonly kind: string;
+  readonly startingSet: string;
+  readonly units?: BuildDocument['units'];
+  /** Held dimensions that differ from the set's own. */
+  readonly held?: Readonly<Record<string, number>>;
+  readonly wheels?: BuildDocument['wheels'];
+  readonly pattern?: PatternOptions;
+}
+
+/** A new build: the set's wheels and held dimensions, and the frame that its pattern makes of them. */
+export function createBuild(options: CreateOptions): Result<BuildDocument> {
+  const kind = findKind(options.kind);
+  if (!kind) return failure(`“${options.kind}” is not a kind of vehicle that Larchwood knows.`);
+  const set = kind.startingSets.find((candidate) => candidate.id === options.startingSet);
+  if (!set)
+    return failure(`There is no starting set “${options.startingSet}” for a ${kind.name.toLowerCase()}.`);
+  const byMarking = (marking: string) => ({ by: 'marking' as const, marking, sag: 0 });
+  const document: BuildDocument = {
+    format: 'larchwood-build',
+    version: 1,
+    name: options.name,
+    kind: kind.id as BuildDocument['kind'],
+    startingSet: set.id,
+    notes: '',
+    units: options.units ?? { length: 'mm', denominator: 32 },
+    wheels: options.wheels ?? { front: byMarking(set.wheels.front), rear: byMarking(set.wheels.rear) },
+    stance: { held: { ...set.held, ...options.held }, forkMeasured: 'straight' },
+    frame: { sections: [], nodes: [], members: [], plates: [] },
+    fixture: { school: 'slide-and-post', profile: WORKSHOP_PROFILE },
+    paper: { size: 'A4', thickness: 0.1 },
+  };
+  const solved = stanceOf(document);
+  if (!solved.ok) return failure(solved.refusals.map((refusal) => refusal.message).join(' '));
+  const pattern = PATTERNS.find((candidate) => candidate.kinds.includes(kind.id));
+  return success(pattern ? { ...document, frame: pattern.make(solved.stance, options.pattern) } : document);
+}

@@ -1,0 +1,49 @@
+import { BuildSchema, FORMAT_VERSION, type BuildDocument } from './schema.js';
+import { schemaFaults, type Fault } from './faults.js';
+import { referenceFaults } from './references.js';
+
+export type ReadResult =
+  | { readonly ok: true; readonly document: BuildDocument }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** Largest file that is read at all, in bytes; a whole build is some 20 kB. */
+export const LARGEST_DOCUMENT = 4 * 1024 * 1024;
+
+/** Reads the text of a `.larchwood.json` file. Never throws; every fault carries its path. */
+export function readDocumentText(text: string): ReadResult {
+  if (text.length > LARGEST_DOCUMENT) {
+    return refused(
+      '/',
+      `This file is ${(text.length / 1048576).toFixed(1)} MB; a build is never more than ${LARGEST_DOCUMENT / 1048576} MB.`,
+    );
+  }
+  try {
+    return readDocument(JSON.parse(text) as unknown);
+  } catch (error) {
+    return refused('/', `This is not JSON: ${error instanceof Error ? error.message : 'it cannot be read'}.`);
+  }
+}
+
+/** Checks an unknown value against version 1 of the format, names every fault, and hands back the same value, typed. */
+export function readDocument(value: unknown): ReadResult {
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return refused('/', 'A build is a JSON object.');
+  const { format, version } = value as Record<string, unknown>;
+  if (format !== 'larchwood-build')
+    return refused('/format', 'This is not a Larchwood build: “format” must be "larchwood-build".');
+  if (typeof version === 'number' && version > FORMAT_VERSION) {
+    return refused(
+      '/version',
+      `This build was saved by a newer Larchwood (format ${version}; this one reads up to ${FORMAT_VERSION}). Update to open it; the file is left as it is.`,
+    );
+  }
+  const faults = schemaFaults(BuildSchema, value);
+  if (faults.length > 0) return { ok: false, faults };
+  const document = value as BuildDocument;
+  const broken = referenceFaults(document);
+  return broken.length > 0 ? { ok: false, faults: broken } : { ok: true, document };
+}
+
+function refused(path: string, message: string): ReadResult {
+  return { ok: false, faults: [{ path, message }] };
+}

@@ -1,0 +1,82 @@
+import { findKind } from '../stance/kinds/registry.js';
+import { MATERIALS } from '../frame/materials.js';
+import type { BuildDocument } from './schema.js';
+import type { Fault } from './faults.js';
+
+/** Faults a schema cannot see: names that point nowhere, names used twice, dimensions that the kind does not have. */
+export function referenceFaults(document: BuildDocument): Fault[] {
+  const { nodes, members, sections, plates } = document.frame;
+  const faults: Fault[] = [
+    ...repeated('/frame/nodes', nodes),
+    ...repeated('/frame/members', members),
+    ...repeated('/frame/sections', sections),
+    ...repeated('/frame/plates', plates),
+    ...stanceFaults(document),
+    ...axisFaults(document),
+  ];
+  const ids = {
+    node: new Set(nodes.map((node) => node.id)),
+    member: new Set(members.map((member) => member.id)),
+    section: new Set(sections.map((section) => section.id)),
+    material: new Set(MATERIALS.map((material) => material.id)),
+  };
+  const need = (kind: keyof typeof ids, id: string, path: string) => {
+    if (!ids[kind].has(id)) faults.push({ path, message: `There is no ${kind} “${id}”.` });
+  };
+  nodes.forEach((node, index) => {
+    if (node.anchor.on === 'member')
+      need('member', node.anchor.member, `/frame/nodes/${index}/anchor/member`);
+  });
+  members.forEach((member, index) => {
+    const path = `/frame/members/${index}`;
+    member.nodes.forEach((node, end) => need('node', node, `${path}/nodes/${end}`));
+    need('section', member.section, `${path}/section`);
+    need('material', member.material, `${path}/material`);
+    for (const end of ['start', 'end'] as const) {
+      const cut = member.ends[end];
+      if (cut.cut === 'coped')
+        cut.hosts.forEach((host, place) =>
+          need('member', host.member, `${path}/ends/${end}/hosts/${place}/member`),
+        );
+    }
+  });
+  plates.forEach((plate, index) => {
+    need('node', plate.node, `/frame/plates/${index}/node`);
+    need('material', plate.material, `/frame/plates/${index}/material`);
+  });
+  return faults;
+}
+
+function repeated(path: string, items: readonly { readonly id: string }[]): Fault[] {
+  const seen = new Set<string>();
+  return items.flatMap(({ id }, index) => {
+    if (!seen.has(id)) return seen.add(id) && [];
+    return [{ path: `${path}/${index}/id`, message: `“${id}” is used twice.` }];
+  });
+}
+
+function stanceFaults(document: BuildDocument): Fault[] {
+  const kind = findKind(document.kind);
+  if (!kind) return [{ path: '/kind', message: `“${document.kind}” is not a kind this version knows.` }];
+  return Object.keys(document.stance.held)
+    .filter((id) => !kind.dimensions.some((dimension) => dimension.id === id))
+    .map((id) => ({
+      path: `/stance/held/${id}`,
+      message: `A ${kind.name.toLowerCase()} has no dimension called “${id}”.`,
+    }));
+}
+
+function axisFaults(document: BuildDocument): Fault[] {
+  const axes = document.fixture.profile.axes;
+  const crossed = axes.flatMap((axis, index) =>
+    axis.low < axis.high
+      ? []
+      : [
+          {
+            path: `/fixture/profile/axes/${index}/low`,
+            message: 'The scale’s low end must be below its high end.',
+          },
+        ],
+  );
+  return [...repeated('/fixture/profile/axes', axes), ...crossed];
+}

@@ -1,0 +1,46 @@
+import type { BuildDocument } from './document/schema.js';
+import type { Finding } from './findings/finding.js';
+import { fixtureFindings } from './fixture/findings.js';
+import { slideAndPost, type SlideAndPost } from './fixture/slideAndPost.js';
+import { frameOf, type Frame } from './frame/frame.js';
+import { jointFindings } from './joints/findings.js';
+import { cutPieces, type PieceCut } from './joints/pieceCut.js';
+import type { Refusal } from './stance/dimension.js';
+import { stanceFindings } from './stance/findings.js';
+import { stanceOf, type Stance } from './stance/stance.js';
+
+/** Everything that follows from a build document; plain readonly data in mm, degrees and kg. */
+export interface Plan {
+  readonly name: string;
+  readonly kind: string;
+  readonly units: BuildDocument['units'];
+  readonly paper: BuildDocument['paper'];
+  readonly stance: Stance;
+  readonly frame: Frame;
+  readonly cuts: readonly PieceCut[];
+  readonly fixture: SlideAndPost;
+  readonly findings: readonly Finding[];
+}
+export type PlanResult =
+  { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly refusals: readonly Refusal[] };
+
+/**
+ * Computes a whole build, in the order builders work. A stance that no vehicle can have is refused with the dimension and
+ * the limit; everything else that is wrong is a finding, and the plan still comes.
+ */
+export function planBuild(document: BuildDocument): PlanResult {
+  const solved = stanceOf(document);
+  if (!solved.ok) return solved;
+  const { stance } = solved;
+  const frame = frameOf(document, stance);
+  const cuts = cutPieces(frame.pieces);
+  const fixture = slideAndPost(document, stance);
+  const findings = [
+    ...stanceFindings(stance),
+    ...frame.findings,
+    ...jointFindings(cuts, frame.pieces, document),
+    ...fixtureFindings(fixture),
+  ];
+  const { name, kind, units, paper } = document;
+  return { ok: true, plan: { name, kind, units, paper, stance, frame, cuts, fixture, findings } };
+}

@@ -1,0 +1,50 @@
+import type { Band } from '../dimension.js';
+
+const PRACTICE = 'common practice';
+const MEMORY = 'common practice, from memory';
+
+const band = (use: string, low: number, high: number, source = MEMORY): Band => ({ low, high, use, source });
+
+/** Usual bands by use and dimension id; mm and degrees. */
+export const BICYCLE_BANDS: Readonly<Record<string, Readonly<Record<string, Band>>>> = {
+  road: {
+    headAngle: band('road bicycle', 71, 74, PRACTICE),
+    trail: band('road bicycle', 50, 65, PRACTICE),
+    wheelFlop: band('road bicycle', 13, 20),
+    wheelbase: band('road bicycle', 970, 1020),
+    chainstayLength: band('road bicycle', 405, 435),
+    bottomBracketHeight: band('road bicycle', 262, 280),
+    seatTubeAngle: band('road bicycle', 72, 74.5),
+    toeClearance: band('any bicycle', 0, 60),
+  },
+  touring: {
+    headAngle: band('loaded touring bicycle', 70.5, 73),
+    trail: band('loaded touring bicycle', 55, 70, PRACTICE),
+    wheelFlop: band('loaded touring bicycle', 14, 22),
+    wheelbase: band('loaded touring bicycle', 1030, 1100),
+    chainstayLength: band('loaded touring bicycle', 435, 465),
+    bottomBracketHeight: band('loaded touring bicycle', 262, 285),
+    seatTubeAngle: band('loaded touring bicycle', 71.5, 73.5),
+    toeClearance: band('any bicycle', 0, 60),
+  },
+  trail: {
+    headAngle: band('trail bicycle', 63, 69, PRACTICE),
+    trail: band('trail bicycle', 85, 130, PRACTICE),
+    wheelFlop: band('trail bicycle', 30, 50),
+    wheelbase: band('trail bicycle', 1120, 1240),
+    chainstayLength: band('trail bicycle', 425, 445),
+    bottomBracketHeight: band('trail bicycle', 300, 345),
+    seatTubeAngle: band('trail bicycle', 73, 77),
+    toeClearance: band('any bicycle', 0, 150),
+  },
+  smallWheel: {
+    headAngle: band('small-wheel bicycle', 69, 73),
+    trail: band('small-wheel bicycle', 40, 65),
+    wheelFlop: band('small-wheel bicycle', 12, 20),
+    wheelbase: band('small-wheel bicycle', 960, 1060),
+    chainstayLength: band('small-wheel bicycle', 400, 440),
+    bottomBracketHeight: band('small-wheel bicycle', 265, 300),
+    seatTubeAngle: band('small-wheel bicycle', 70, 73.5),
+    toeClearance: band('any bicycle', 0, 160),
+  },
+};
