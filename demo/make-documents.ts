@@ -40,7 +40,12 @@ const DEMOS: readonly Demo[] = [
       held: {},
       pattern: {
         topTubeBelowSeat: 245,
-        sections: { topTube: 'round-31.8x1.2', downTube: 'round-31.8x1.2', seatTube: 'round-28.6x1.2' },
+        sections: {
+          topTube: 'round-31.8x1.2',
+          downTube: 'round-34.9x1.2',
+          seatTube: 'round-31.8x1.2',
+          headTube: 'round-38x1',
+        },
       },
     },
   },

@@ -1,4 +1,3 @@
-import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min } from 'class-validator';
 
 const BLANK = /\S/;
@@ -25,7 +24,6 @@ export class CreateBuildRequest {
 
 /** Saves a document over the revision that the sender last saw. */
 export class SaveBuildRequest {
-  @Type(() => Number)
   @IsInt({ message: 'revision must be the whole number of the revision you last saw.' })
   @Min(1)
   revision!: number;

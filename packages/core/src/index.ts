@@ -1,13 +1,20 @@
 /** The computation of Larchwood: pure functions from a build document to its plan. No interface, no clock, no storage. */
 export * from './result.js';
-export { parseLength, formatLength, lengthText, editableLength, INCH } from './units/length.js';
+export {
+  parseLength,
+  formatLength,
+  lengthText,
+  editableLength,
+  lengthBothWays,
+  INCH,
+} from './units/length.js';
 export type { LengthDisplay, LengthText, LengthUnit, Denominator } from './units/length.js';
 export { parseAngle, formatAngle, editableAngle, toRadians, toDegrees } from './units/angle.js';
 export * from './vector/vector.js';
 export * from './document/schema.js';
 export { readDocument, readDocumentText, LARGEST_DOCUMENT, type ReadResult } from './document/read.js';
 export type { Fault } from './document/faults.js';
-export { createBuild, type CreateOptions } from './document/create.js';
+export { createBuild, frameFromPattern, type CreateOptions } from './document/create.js';
 export * from './stance/dimension.js';
 export * from './stance/singleTrack.js';
 export { BEAD_SEATS, TYRE_MARKINGS, parseTyreMarking } from './stance/tyres.js';

@@ -39,8 +39,20 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
     fixture: { school: 'slide-and-post', profile: WORKSHOP_PROFILE },
     paper: { size: 'A4', thickness: 0.1 },
   };
+  return frameFromPattern(document, options.pattern ?? set.frame);
+}
+
+/** The document with a first frame made from its stance, in place of the frame it has. */
+export function frameFromPattern(
+  document: BuildDocument,
+  options = setOptions(document),
+): Result<BuildDocument> {
   const solved = stanceOf(document);
   if (!solved.ok) return failure(solved.refusals.map((refusal) => refusal.message).join(' '));
-  const pattern = PATTERNS.find((candidate) => candidate.kinds.includes(kind.id));
-  return success(pattern ? { ...document, frame: pattern.make(solved.stance, options.pattern) } : document);
+  const pattern = PATTERNS.find((candidate) => candidate.kinds.includes(document.kind));
+  return success(pattern ? { ...document, frame: pattern.make(solved.stance, options) } : document);
+}
+
+function setOptions(document: BuildDocument): PatternOptions | undefined {
+  return findKind(document.kind)?.startingSets.find((set) => set.id === document.startingSet)?.frame;
 }

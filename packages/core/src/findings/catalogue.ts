@@ -108,7 +108,7 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
   }),
   'butt-short': ({ of, mm }) => ({
     title: `Piece ${of('mark')}: little thick tube left`,
-    text: `${mm('left')} of the thick end is left behind the cope; ${mm('wanted')} wanted, so that the weld’s heat stays in thick wall.`,
+    text: `${mm('left')} of thick tube is left behind the cope at best, however it is trimmed; ${mm('wanted')} wanted, so that the weld’s heat stays in thick wall.`,
     remedies: ['Choose a tube with a longer thick end', 'Choose a shorter tube as sold'],
   }),
   'cope-through-butt': ({ of, mm }) => ({

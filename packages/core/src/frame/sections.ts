@@ -66,7 +66,8 @@ const BUTTED: readonly (readonly [
   [28.6, 0.8, 0.5, 130, 110, 650],
   [31.8, 0.8, 0.5, 110, 95, 650],
   [31.8, 0.8, 0.5, 140, 120, 720],
-  [34.9, 0.8, 0.5, 140, 110, 720],
+  [34.9, 0.8, 0.5, 80, 70, 720],
+  [34.9, 0.8, 0.5, 140, 120, 740],
   [38.1, 0.9, 0.6, 140, 120, 750],
 ];
 const TAPER_OUT = 45;
@@ -100,7 +101,7 @@ const inch: readonly Section[] = INCH_ROUND.flatMap(([inches, name, first, last]
 const butted: readonly Section[] = BUTTED.flatMap(([diameter, outer, middle, long, short, sold]) => [
   {
     id: `butted-${diameter}x${outer}-${middle}-${sold}`,
-    name: `${diameter} × ${outer}/${middle}/${outer}, ${long} and ${short} thick, ${sold} long`,
+    name: `${diameter} × ${outer}/${middle}/${outer}, ${sold} long`,
     shape: 'round' as const,
     diameter,
     wall: middle,
@@ -110,7 +111,7 @@ const butted: readonly Section[] = BUTTED.flatMap(([diameter, outer, middle, lon
 const singleButted: readonly Section[] = [
   {
     id: 'butted-28.6x0.9-0.6-600',
-    name: '28.6 × 0.9/0.6, 160 thick below, 600 long',
+    name: '28.6 × 0.9/0.6/0.9, 600 long',
     shape: 'round',
     diameter: 28.6,
     wall: 0.6,

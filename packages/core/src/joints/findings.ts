@@ -58,12 +58,6 @@ function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
     tell('joint-off-axis', 'look', { offset: end.offset, wanted: radius / 4 });
   if (end.edge.missed === 0 && end.offset > radius * 0.1 && radius + end.offset > hostRadius * 0.99)
     tell('knife-edge', 'look');
-  const thick = cut.butts?.thickLeft[end.end];
-  if (thick !== undefined && cut.butts!.spare >= 0 && thick < THICK_LEFT)
-    tell(thick < 0 ? 'cope-through-butt' : 'butt-short', thick < 0 ? 'stop' : 'look', {
-      left: thick,
-      wanted: THICK_LEFT,
-    });
   return found;
 }
 
@@ -88,6 +82,15 @@ function pieceFindings(cut: PieceCut): Finding[] {
       severity: 'stop',
       where,
       values: { piece: cut.name, mark: cut.mark, left: cut.leastWallLine, wanted: LEAST_WALL_LINE },
+    });
+  }
+  const left = cut.butts && Math.min(cut.butts.thickLeft.start, cut.butts.thickLeft.end);
+  if (cut.butts && cut.butts.spare >= 0 && left !== undefined && left < THICK_LEFT) {
+    found.push({
+      code: left < 0 ? 'cope-through-butt' : 'butt-short',
+      severity: left < 0 ? 'stop' : 'look',
+      where,
+      values: { piece: cut.name, mark: cut.mark, left, wanted: THICK_LEFT },
     });
   }
   if (cut.butts && cut.butts.spare < 0) {

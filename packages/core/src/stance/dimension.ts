@@ -47,6 +47,11 @@ export interface StartingSet {
   readonly wheels: { readonly front: string; readonly rear: string };
   readonly held: Readonly<Record<string, number>>;
   readonly bands: string;
+  /** Options for the pattern that makes the first frame. */
+  readonly frame?: {
+    readonly topTubeBelowSeat?: number;
+    readonly sections?: Readonly<Record<string, string>>;
+  };
 }
 
 /** A kind of vehicle is data: its state, its dimensions, its named points and its usual bands. */

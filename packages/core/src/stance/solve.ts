@@ -1,4 +1,6 @@
 import { Matrix, solve as solveLinear } from 'ml-matrix';
+import { formatAngle } from '../units/angle.js';
+import { lengthBothWays } from '../units/length.js';
 import type { Dimension, Kind, Refusal, State } from './dimension.js';
 
 export interface SolvedStance {
@@ -56,8 +58,10 @@ function unknownOrOutside(kind: Kind, held: Readonly<Record<string, number>>): R
       return [{ where: id, message: `A ${kind.name.toLowerCase()} has no dimension called “${id}”.` }];
     const [low, high] = dimension.limits;
     if (Number.isFinite(value) && value >= low && value <= high) return [];
-    const unit = dimension.quantity === 'angle' ? '°' : ' mm';
-    return [{ where: id, message: `${dimension.name} must lie between ${low}${unit} and ${high}${unit}.` }];
+    const measure = dimension.quantity === 'angle' ? formatAngle : lengthBothWays;
+    return [
+      { where: id, message: `${dimension.name} must lie between ${measure(low)} and ${measure(high)}.` },
+    ];
   });
 }
 

@@ -101,6 +101,11 @@ export function formatLength(millimetres: number, display: LengthDisplay, digits
   return bare ? figure : `${figure} ${unit}`;
 }
 
+/** For words that are written before the build's units are known: `150 mm (5.91 in)`. */
+export function lengthBothWays(millimetres: number): string {
+  return `${trimZeros(millimetres.toFixed(1))} mm (${trimZeros((millimetres / INCH).toFixed(2))} in)`;
+}
+
 /**
  * Text for an edit field: reads back to the stored value within 1e-6 mm. A fraction is used only when it is exact.
  */

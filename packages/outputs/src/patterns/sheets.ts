@@ -1,3 +1,4 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- an ambient module has no name to import
 /// <reference path="./maxrects.d.ts" />
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import type { LengthDisplay, PieceCut } from '@larchwood/core';

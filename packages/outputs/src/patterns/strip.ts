@@ -67,7 +67,7 @@ function strip(
       [girth + TAB, foot - 2],
       [girth, foot],
     ]),
-    ...quarterMarks(end, x, foot, y),
+    ...quarterMarks(end, x, foot, y, girth),
     ...slotMarks(end, x, y, girth, paperThickness),
     ...words(cut, end, girth, foot, apart, display, x(0)),
   ];
@@ -130,6 +130,7 @@ function quarterMarks(
   x: (degrees: number) => number,
   foot: number,
   y: (at: number) => number,
+  girth: number,
 ): Mark[] {
   const match = x(0);
   const punch = (at: number): Mark[] => [
@@ -175,7 +176,13 @@ function quarterMarks(
         [at, tip + 5],
       ]),
     );
-    marks.push(label([at + 2, tip + 2.6], 1.8, 'host leans this way'));
+    const left = at > girth / 2;
+    const room = (left ? at : girth - at) - 3;
+    marks.push(
+      label([at + (left ? -2 : 2), tip + 2.6], Math.min(1.8, room / 9), 'host leans this way', {
+        anchor: left ? 'end' : 'start',
+      }),
+    );
   }
   return marks;
 }

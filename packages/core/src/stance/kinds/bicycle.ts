@@ -1,6 +1,7 @@
 import type { Dimension, Kind, Refusal, State } from '../dimension.js';
 import { mechanicalTrail, wheelFlop } from '../singleTrack.js';
 import { toRadians } from '../../units/angle.js';
+import { lengthBothWays } from '../../units/length.js';
 import { BICYCLE_BANDS } from './bicycleBands.js';
 import { BICYCLE_SETS } from './bicycleSets.js';
 import * as shape from './bicycleShape.js';
@@ -271,13 +272,13 @@ function refuse(state: State): readonly Refusal[] {
     const limit = Math.abs(b.bottomBracketDrop);
     refusals.push({
       where: 'chainstayLength',
-      message: `Chainstay and BB drop do not meet: the chainstay must be longer than ${limit} mm, the drop.`,
+      message: `Chainstay and BB drop do not meet: the chainstay must be longer than the drop, ${lengthBothWays(limit)}.`,
     });
   }
   if (b.axleToCrown <= Math.abs(b.forkOffset)) {
     refusals.push({
       where: 'axleToCrown',
-      message: `Axle to crown must be longer than the fork offset, ${Math.abs(b.forkOffset)} mm.`,
+      message: `Axle to crown must be longer than the fork offset, ${lengthBothWays(Math.abs(b.forkOffset))}.`,
     });
   }
   return refusals;

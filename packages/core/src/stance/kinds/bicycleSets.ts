@@ -71,6 +71,10 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     about: '47-406 wheels, a long head tube and a low top tube to step over.',
     wheels: { front: '47-406', rear: '47-406' },
     bands: 'smallWheel',
+    frame: {
+      topTubeBelowSeat: 215,
+      sections: { topTube: 'round-28.6x1.2', downTube: 'round-31.8x1.2', seatTube: 'round-28.6x1.2' },
+    },
     held: {
       headAngle: 71,
       forkOffset: 32,

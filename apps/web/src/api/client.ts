@@ -1,0 +1,46 @@
+import type { Problem } from '@larchwood/contract';
+
+/** A refusal from the server, or no answer at all (status 0), in words. */
+export class ApiProblem extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.message);
+  }
+}
+
+/** One request to the API; JSON in, JSON out. @throws ApiProblem */
+export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/${path}`, {
+      method,
+      ...(body === undefined
+        ? {}
+        : {
+            headers: { 'Content-Type': 'application/json' },
+            body: typeof body === 'string' ? body : JSON.stringify(body),
+          }),
+    });
+  } catch {
+    throw new ApiProblem({ status: 0, message: 'The server does not answer.' });
+  }
+  const text = await response.text();
+  const value = parsed(text);
+  if (response.ok) return value as T;
+  throw new ApiProblem(
+    isProblem(value)
+      ? value
+      : { status: response.status, message: `The server answered ${response.status}.` },
+  );
+}
+
+function parsed(text: string): unknown {
+  if (text === '') return undefined;
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+const isProblem = (value: unknown): value is Problem =>
+  typeof value === 'object' && value !== null && 'message' in value;

@@ -1,0 +1,129 @@
+import { Download, Redo2, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { builds } from '../api/builds';
+import { Button, IconButton } from '../parts/Button';
+import { Choice } from '../parts/Choice';
+import { Larch } from '../parts/Marks';
+import { ThemeButton } from '../parts/ThemeButton';
+import { useEditor } from './editor';
+
+const UNITS = [
+  { value: 'mm', label: 'mm' },
+  { value: 'inch', label: 'inch, decimal' },
+  { value: 'fraction-16', label: 'inch, 1/16' },
+  { value: 'fraction-32', label: 'inch, 1/32' },
+  { value: 'fraction-64', label: 'inch, 1/64' },
+];
+
+export function BuildHeader() {
+  const { build, document, edit, settle, undo, redo, canUndo, canRedo } = useEditor();
+  const navigate = useNavigate();
+  const { length, denominator } = document.units;
+  const setUnits = (value: string) => {
+    const [unit, finest] = value.split('-') as ['mm' | 'inch' | 'fraction', string | undefined];
+    edit('units', (before) => ({
+      ...before,
+      units: {
+        length: unit,
+        denominator: finest ? (Number(finest) as 16 | 32 | 64) : before.units.denominator,
+      },
+    }));
+    settle();
+  };
+  return (
+    <header className="flex h-11 shrink-0 items-center border-b-2 border-ink max-[900px]:h-auto max-[900px]:flex-wrap">
+      <Link
+        to="/"
+        className="flex h-full w-44 shrink-0 items-center gap-2 pl-4 text-[17px] font-bold"
+        title="To the workshop"
+      >
+        <Larch size={22} /> Larchwood
+      </Link>
+      <BuildName />
+      <span className="caption ml-3 whitespace-nowrap">revision {build.revision}</span>
+      <div className="flex-1" />
+      <SaveMark />
+      <div className="mx-2 flex">
+        <IconButton name="Undo" disabled={!canUndo} onClick={undo}>
+          <Undo2 size={17} aria-hidden />
+        </IconButton>
+        <IconButton name="Redo" disabled={!canRedo} onClick={redo}>
+          <Redo2 size={17} aria-hidden />
+        </IconButton>
+        <a
+          href={builds.exportUrl(build.id)}
+          download
+          aria-label="Export as a file"
+          title="Export as a file"
+          className="inline-flex size-8 items-center justify-center border border-transparent hover:border-rule hover:bg-sheet"
+        >
+          <Download size={17} aria-hidden />
+        </a>
+        <ThemeButton />
+      </div>
+      <Choice
+        label="Display units"
+        value={length === 'fraction' ? `fraction-${denominator}` : length}
+        groups={[{ options: UNITS }]}
+        onChange={setUnits}
+      />
+      <Button className="mx-3" onClick={() => navigate(`/builds/${build.id}/patterns`)}>
+        Print patterns
+      </Button>
+    </header>
+  );
+}
+
+/** The name, changed where it stands. */
+function BuildName() {
+  const { document, edit, settle } = useEditor();
+  const [typed, setTyped] = useState<string>();
+  const bad = typed !== undefined && (typed.trim() === '' || typed.length > 120);
+  const take = () => {
+    if (typed === undefined || bad) return;
+    if (typed.trim() !== document.name) edit('name', (before) => ({ ...before, name: typed.trim() }));
+    settle();
+    setTyped(undefined);
+  };
+  return (
+    <span className="flex min-w-0 items-baseline">
+      <input
+        aria-label="Name of the build"
+        aria-invalid={bad}
+        className={`min-w-24 truncate border bg-transparent px-1 py-0.5 text-[15px] font-bold field-sizing-content hover:border-rule focus:bg-sheet max-w-80 ${bad ? 'border-brick' : 'border-transparent'}`}
+        value={typed ?? document.name}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') take();
+          if (event.key === 'Escape') setTyped(undefined);
+        }}
+      />
+      {bad && (
+        <span role="alert" className="ml-2 text-[12px] text-brick">
+          A name has 1 to 120 characters.
+        </span>
+      )}
+    </span>
+  );
+}
+
+function SaveMark() {
+  const { save } = useEditor();
+  const time = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+  const words = {
+    saved: save.is === 'saved' ? `Saved ${time(save.at)}` : '',
+    saving: 'Saving…',
+    waiting: save.is === 'waiting' ? `${save.message} Kept in this browser; trying again.` : '',
+    conflict: 'Saved elsewhere too',
+  }[save.is];
+  return (
+    <span
+      role="status"
+      className={`text-[13px] whitespace-nowrap ${save.is === 'waiting' || save.is === 'conflict' ? 'font-semibold text-brick' : 'text-quiet'}`}
+    >
+      {words}
+    </span>
+  );
+}

@@ -1,0 +1,78 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, Outlet, useParams } from 'react-router';
+import { toast } from 'sonner';
+import type { StoredBuild } from '@larchwood/contract';
+import { builds } from '../api/builds';
+import { ApiProblem } from '../api/client';
+import { ReadingStrip } from '../readings/ReadingStrip';
+import { StationList } from '../stations/StationList';
+import { Button } from '../parts/Button';
+import { BuildHeader } from './BuildHeader';
+import { EditorProvider } from './EditorProvider';
+import { findUnsaved, forgetUnsaved } from './unsaved';
+
+/** One open build: head, stations, the station in hand, and the readings. */
+export function BuildPage() {
+  const { id = '' } = useParams();
+  const build = useQuery({ queryKey: ['build', id], queryFn: () => builds.get(id), staleTime: 0, gcTime: 0 });
+  if (build.isPending) return <p className="p-10 text-quiet">Fetching the build…</p>;
+  if (build.isError) {
+    const gone = build.error instanceof ApiProblem && build.error.problem.status === 404;
+    return (
+      <main className="mx-auto max-w-xl p-10">
+        <h1 className="mb-2 text-lg font-bold">
+          {gone ? 'This build is not here' : 'The build cannot be fetched'}
+        </h1>
+        <p className="mb-4">
+          {gone
+            ? 'It was deleted, or the address is wrong.'
+            : `${build.error.message} What was saved is safe.`}
+        </p>
+        <div className="flex gap-4">
+          {!gone && <Button onClick={() => build.refetch()}>Try again</Button>}
+          <Link to="/" className="self-center font-semibold text-larch-text underline">
+            Go to the workshop
+          </Link>
+        </div>
+      </main>
+    );
+  }
+  return <OpenBuild key={id} build={build.data} />;
+}
+
+function OpenBuild({ build }: { readonly build: StoredBuild }) {
+  // What the server had when the build was opened; later answers arrive through the editor.
+  const [opened] = useState(() => {
+    const unsaved = findUnsaved(build.id);
+    return { build: unsaved ? { ...build, revision: unsaved.revision } : build, unsaved: unsaved?.document };
+  });
+  useEffect(() => {
+    document.title = `${build.name} – Larchwood`;
+    return () => {
+      document.title = 'Larchwood';
+    };
+  }, [build.name]);
+  useEffect(() => {
+    if (opened.unsaved)
+      toast('Changes that had not reached the server were brought back.', {
+        action: { label: 'Drop them', onClick: () => (forgetUnsaved(build.id), location.reload()) },
+      });
+  }, [opened.unsaved, build.id]);
+  return (
+    <EditorProvider build={opened.build} unsaved={opened.unsaved}>
+      <div className="flex h-full min-h-0 flex-col max-[900px]:h-auto max-[900px]:min-h-full">
+        <BuildHeader />
+        <div className="flex min-h-0 flex-1 max-[900px]:flex-col">
+          <StationList />
+          <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+            <main className="flex min-h-0 flex-1 max-[900px]:flex-col">
+              <Outlet />
+            </main>
+            <ReadingStrip />
+          </div>
+        </div>
+      </div>
+    </EditorProvider>
+  );
+}

@@ -1,0 +1,119 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { toast } from 'sonner';
+import type { StoredBuild } from '@larchwood/contract';
+import { planBuild, type BuildDocument } from '@larchwood/core';
+import { builds } from '../api/builds';
+import { ConflictDialog } from './ConflictDialog';
+import { EditorContext, type Compared, type Draft, type Editor } from './editor';
+import { Session } from './session';
+import { useAutosave } from './useAutosave';
+
+interface Props {
+  readonly build: StoredBuild;
+  /** Edits of an earlier visit that had not reached the server. */
+  readonly unsaved: BuildDocument | undefined;
+  readonly children: ReactNode;
+}
+
+/** Keeps the open build: its session, what is saved, what is typed and not yet taken, and what is in hand. */
+export function EditorProvider({ build, unsaved, children }: Props) {
+  const queries = useQueryClient();
+  const [session] = useState(() => new Session(build.document, unsaved));
+  const { history, plan, refusals } = useSyncExternalStore(session.subscribe, session.now);
+  const [saved, setSaved] = useState(build);
+  const [drafts, setDrafts] = useState<Readonly<Record<string, Draft>>>({});
+  const [compared, compareWith] = useState<Compared | undefined>(() => opening(build));
+  const [active, setActive] = useState<string>();
+  const [piece, setPiece] = useState<string>();
+  const document = history.present;
+
+  const onSaved = useCallback(
+    (next: StoredBuild) => {
+      setSaved(next);
+      queries.setQueryData(['build', next.id], next);
+      void queries.invalidateQueries({ queryKey: ['builds'] });
+      void queries.invalidateQueries({ queryKey: ['revisions', next.id] });
+    },
+    [queries],
+  );
+  const { state: save, resolve } = useAutosave(build, document, onSaved);
+  const setDraft = useCallback((key: string, draft: Draft | undefined) => {
+    setDrafts((before) => {
+      if (!draft && !(key in before)) return before;
+      const others = Object.fromEntries(Object.entries(before).filter(([other]) => other !== key));
+      return draft ? { ...others, [key]: draft } : others;
+    });
+  }, []);
+  const undo = useCallback(() => {
+    setDrafts({});
+    session.undo();
+  }, [session]);
+  const redo = useCallback(() => {
+    setDrafts({});
+    session.redo();
+  }, [session]);
+  useHotkeys('mod+z', undo, { preventDefault: true, enableOnFormTags: true });
+  useHotkeys(['mod+shift+z', 'mod+y'], redo, { preventDefault: true, enableOnFormTags: true });
+
+  const editor: Editor = {
+    build: saved,
+    document,
+    plan,
+    refusals,
+    edit: session.edit,
+    settle: session.settle,
+    undo,
+    redo,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    drafts,
+    setDraft,
+    save,
+    compared,
+    compareWith,
+    active,
+    setActive,
+    piece,
+    setPiece,
+    replace: (next) => {
+      resolve(next);
+      onSaved(next);
+      setDrafts({});
+      session.replace(next.document);
+    },
+  };
+
+  const takeTheirs = async (theirs: StoredBuild) => {
+    const copy = await builds.importText(
+      JSON.stringify({ ...document, name: `${document.name.slice(0, 100)} (my changes)` }),
+    );
+    toast(`Yours is kept as “${copy.name}” in the workshop.`);
+    editor.replace(theirs);
+  };
+  const keepMine = (theirs: StoredBuild) => {
+    resolve(theirs);
+    setSaved(theirs);
+    toast(`Yours goes on; revision ${theirs.revision} stays in History.`);
+  };
+
+  return (
+    <EditorContext value={editor}>
+      {children}
+      {save.is === 'conflict' && (
+        <ConflictDialog
+          mine={document}
+          theirs={save.theirs}
+          onMine={() => keepMine(save.theirs)}
+          onTheirs={() => takeTheirs(save.theirs)}
+        />
+      )}
+    </EditorContext>
+  );
+}
+
+function opening(build: StoredBuild): Compared | undefined {
+  const planned = planBuild(build.document);
+  return planned.ok ? { label: `revision ${build.revision}`, plan: planned.plan } : undefined;
+}

@@ -1,0 +1,58 @@
+import { createContext, useContext } from 'react';
+import type { BuildDocument, Plan, Refusal, Result } from '@larchwood/core';
+import type { StoredBuild } from '@larchwood/contract';
+import type { SaveState } from './useAutosave';
+
+/** What was typed and cannot be taken yet: kept until it can, or until it is let go. */
+export interface Draft {
+  readonly text: string;
+  /** Shown once the field is left. */
+  readonly message?: string;
+}
+
+export interface Compared {
+  readonly label: string;
+  readonly plan: Plan;
+}
+
+/** The open build: its document, the last good plan, and how to change it. */
+export interface Editor {
+  readonly build: StoredBuild;
+  readonly document: BuildDocument;
+  readonly plan: Plan | undefined;
+  /** Why the document as it stands has no plan; empty when it has one. */
+  readonly refusals: readonly Refusal[];
+  /** Takes the change if a vehicle comes of it; else says why not, at the place that `at` names when it can. */
+  readonly edit: (
+    key: string,
+    change: (document: BuildDocument) => BuildDocument,
+    at?: string,
+  ) => Result<true>;
+  /** Ends a run of joined edits. */
+  readonly settle: () => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly drafts: Readonly<Record<string, Draft>>;
+  readonly setDraft: (key: string, draft: Draft | undefined) => void;
+  readonly save: SaveState;
+  readonly compared: Compared | undefined;
+  readonly compareWith: (compared: Compared | undefined) => void;
+  /** The dimension under the pointer or in hand, lit on the drawing and in the ledger. */
+  readonly active: string | undefined;
+  readonly setActive: (id: string | undefined) => void;
+  /** The piece in hand. */
+  readonly piece: string | undefined;
+  readonly setPiece: (id: string | undefined) => void;
+  /** Goes on with a build as the server has it now. */
+  readonly replace: (build: StoredBuild) => void;
+}
+
+export const EditorContext = createContext<Editor | undefined>(undefined);
+
+export function useEditor(): Editor {
+  const editor = useContext(EditorContext);
+  if (!editor) throw new Error('useEditor works inside an open build only.');
+  return editor;
+}

@@ -1,0 +1,82 @@
+import {
+  failure,
+  planBuild,
+  success,
+  type BuildDocument,
+  type Plan,
+  type PlanResult,
+  type Refusal,
+  type Result,
+} from '@larchwood/core';
+import { begin, edited, redone, settled, undone, type History } from './history';
+
+/** The open document with its plan, at one moment. */
+export interface Moment {
+  readonly history: History;
+  /** The last plan that could be made: the drawing keeps it while a document has none. */
+  readonly plan: Plan | undefined;
+  /** Why the present document has no plan; empty when it has one. */
+  readonly refusals: readonly Refusal[];
+}
+
+/**
+ * Holds the open document and its plan outside the components, so that an edit is computed once, at once, and can say
+ * whether it was taken. The plan of a whole bicycle takes well under a frame.
+ */
+export class Session {
+  private moment: Moment;
+  private readonly listeners = new Set<() => void>();
+
+  constructor(document: BuildDocument, unsaved?: BuildDocument) {
+    const history = unsaved ? edited(begin(document), unsaved, 'brought back') : begin(document);
+    this.moment = after({ history, plan: undefined, refusals: [] }, history, planBuild(history.present));
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+  readonly now = (): Moment => this.moment;
+
+  /**
+   * Takes a change if a vehicle comes of it; else says why not, about the place `at` when that is among the reasons.
+   * Edits in a row with one key undo as one. A document that has no plan yet may be changed freely, to mend it.
+   */
+  readonly edit = (
+    key: string,
+    change: (document: BuildDocument) => BuildDocument,
+    at?: string,
+  ): Result<true> => {
+    const { history, refusals } = this.moment;
+    const next = change(history.present);
+    const planned = planBuild(next);
+    if (!planned.ok && refusals.length === 0) {
+      const refusal = planned.refusals.find((candidate) => candidate.where === at) ?? planned.refusals[0]!;
+      return failure(refusal.message);
+    }
+    this.go(edited(history, next, key), planned);
+    return success(true);
+  };
+  readonly settle = (): void => {
+    this.moment = { ...this.moment, history: settled(this.moment.history) };
+  };
+  readonly undo = (): void => this.turn(undone);
+  readonly redo = (): void => this.turn(redone);
+  readonly replace = (document: BuildDocument): void => this.turn(() => begin(document));
+
+  private turn(step: (history: History) => History): void {
+    const history = step(this.moment.history);
+    if (history !== this.moment.history) this.go(history, planBuild(history.present));
+  }
+
+  private go(history: History, planned: PlanResult): void {
+    this.moment = after(this.moment, history, planned);
+    this.listeners.forEach((listener) => listener());
+  }
+}
+
+function after(before: Moment, history: History, planned: PlanResult): Moment {
+  return planned.ok
+    ? { history, plan: planned.plan, refusals: [] }
+    : { history, plan: before.plan, refusals: planned.refusals };
+}

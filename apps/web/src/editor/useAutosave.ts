@@ -1,0 +1,70 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { StoredBuild } from '@larchwood/contract';
+import type { BuildDocument } from '@larchwood/core';
+import { builds } from '../api/builds';
+import { ApiProblem } from '../api/client';
+import { forgetUnsaved, keepUnsaved } from './unsaved';
+
+export type SaveState =
+  | { readonly is: 'saved'; readonly at: string }
+  | { readonly is: 'saving' }
+  /** The server does not answer; the edits are kept in this browser and sent again. */
+  | { readonly is: 'waiting'; readonly message: string }
+  | { readonly is: 'conflict'; readonly theirs: StoredBuild };
+
+const PAUSE = 600;
+const RETRY = 4000;
+
+/**
+ * Saves the document by itself, a moment after the last edit, one save at a time. Whatever has not reached the server is
+ * kept in this browser. A conflict stops saving until `resolve` says which document goes on, over which revision.
+ */
+export function useAutosave(
+  initial: StoredBuild,
+  document: BuildDocument,
+  onSaved: (build: StoredBuild) => void,
+) {
+  const base = useRef({ revision: initial.revision, document: initial.document });
+  const busy = useRef(false);
+  const [state, setState] = useState<SaveState>({ is: 'saved', at: initial.savedAt });
+  const [round, setRound] = useState(0);
+
+  useEffect(() => {
+    if (document === base.current.document || state.is === 'conflict') return;
+    keepUnsaved(initial.id, { revision: base.current.revision, document });
+    const timer = setTimeout(
+      () => {
+        if (busy.current) return;
+        busy.current = true;
+        setState({ is: 'saving' });
+        builds
+          .save(initial.id, base.current.revision, document)
+          .then((saved) => {
+            base.current = { revision: saved.revision, document };
+            forgetUnsaved(initial.id);
+            setState({ is: 'saved', at: saved.savedAt });
+            onSaved(saved);
+          })
+          .catch((error: unknown) => {
+            const problem = error instanceof ApiProblem ? error.problem : undefined;
+            if (problem?.status === 409 && problem.current)
+              setState({ is: 'conflict', theirs: problem.current });
+            else setState({ is: 'waiting', message: problem?.message ?? 'Saving failed.' });
+          })
+          .finally(() => {
+            busy.current = false;
+            setRound((count) => count + 1);
+          });
+      },
+      state.is === 'waiting' ? RETRY : PAUSE,
+    );
+    return () => clearTimeout(timer);
+    // `round` starts the wait again after each attempt.
+  }, [document, initial.id, onSaved, round, state.is]);
+
+  const resolve = useCallback((theirs: StoredBuild) => {
+    base.current = { revision: theirs.revision, document: theirs.document };
+    setState({ is: 'saved', at: theirs.savedAt });
+  }, []);
+  return { state, resolve };
+}

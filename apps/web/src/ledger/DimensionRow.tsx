@@ -1,0 +1,67 @@
+import { formatAngle, type Dimension } from '@larchwood/core';
+import { useEditor } from '../editor/editor';
+import { Length } from '../parts/Figure';
+import { Peg } from '../parts/Marks';
+import { exchangeHeld, holdDimension } from '../stations/stance/hold';
+import { QuantityField } from './QuantityField';
+import { Why } from './Why';
+
+/** One dimension in the ledger: peg, name, and its figure: a field when held, plain when it follows. */
+export function DimensionRow({ dimension }: { readonly dimension: Dimension }) {
+  const { document, plan, edit, active, setActive } = useEditor();
+  const { id, name, quantity, role } = dimension;
+  const held = id in document.stance.held;
+  const value = document.stance.held[id] ?? plan?.stance.values[id];
+  if (value === undefined) return null;
+  const lit = active === id;
+  return (
+    <div
+      className={`flex min-h-[27px] items-start gap-2 px-4 py-[1px] ${lit ? 'bg-larch-wash' : ''}`}
+      onPointerEnter={() => setActive(id)}
+      onPointerLeave={() => setActive(undefined)}
+    >
+      <span className="flex h-6 w-4 shrink-0 items-center">
+        {role === 'exchange' && !held ? (
+          <button
+            type="button"
+            title={`Hold ${name.toLowerCase()} as it is now`}
+            aria-label={`Hold ${name.toLowerCase()} at its present value; the one held now follows`}
+            className="flex size-6 -translate-x-1 items-center justify-center border border-transparent hover:border-larch"
+            onClick={() => edit(`exchange.${id}`, exchangeHeld(id, value), id)}
+          >
+            <svg width="14" height="14" viewBox="0 0 16 16" aria-hidden className="text-quiet">
+              <circle cx="8" cy="5" r="3.3" fill="none" stroke="currentColor" strokeWidth="1.4" />
+              <path d="M8 8.500v6.500" stroke="currentColor" strokeWidth="1.400" />
+            </svg>
+          </button>
+        ) : (
+          <Peg held={held} />
+        )}
+      </span>
+      <span className={`flex min-h-6 min-w-0 flex-1 items-center ${held ? '' : 'text-quiet'}`}>
+        <Why dimension={dimension} band={plan?.stance.bands[id]} display={document.units} />
+      </span>
+      {held ? (
+        <QuantityField
+          field={`stance.held.${id}`}
+          label={name}
+          quantity={quantity}
+          value={value}
+          onCommit={(next) => edit(`stance.held.${id}`, holdDimension(id, next), id)}
+          onActive={(on) => setActive(on ? id : undefined)}
+        />
+      ) : (
+        <span className="flex min-h-6 items-baseline pt-0.5 text-quiet">
+          {quantity === 'angle' ? (
+            <span className="figure">{formatAngle(value, 1, true)}</span>
+          ) : (
+            <Length mm={value} display={document.units} unit={false} />
+          )}
+          <span className="ml-1 w-6 text-[0.8em]">
+            {quantity === 'angle' ? '°' : document.units.length === 'mm' ? 'mm' : 'in'}
+          </span>
+        </span>
+      )}
+    </div>
+  );
+}

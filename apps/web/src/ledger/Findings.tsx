@@ -1,0 +1,72 @@
+import { AlertOctagon, Info, TriangleAlert } from 'lucide-react';
+import { useNavigate } from 'react-router';
+import { findingText, type Finding, type Severity } from '@larchwood/core';
+import { useEditor } from '../editor/editor';
+import { Button } from '../parts/Button';
+
+const SHAPE = { stop: AlertOctagon, look: TriangleAlert, note: Info } as const;
+const WORD: Readonly<Record<Severity, string>> = { stop: 'Stop', look: 'Look', note: 'Note' };
+const EDGE: Readonly<Record<Severity, string>> = {
+  stop: 'border-brick',
+  look: 'border-larch',
+  note: 'border-steel',
+};
+const TINT: Readonly<Record<Severity, string>> = {
+  stop: 'text-brick',
+  look: 'text-larch-text',
+  note: 'text-steel',
+};
+
+/** What the builder should know here: what, how much, how much is wanted, and what to do about it. */
+export function Findings({ findings }: { readonly findings: readonly Finding[] }) {
+  const { document, refusals } = useEditor();
+  if (findings.length === 0 && refusals.length === 0) return null;
+  return (
+    <section aria-label="Findings" className="flex flex-col gap-2 p-3">
+      {refusals.map((refusal) => (
+        <article key={refusal.where + refusal.message} className="border-l-4 border-brick bg-sheet px-3 py-2">
+          <h3 className="font-bold text-brick">This build has no shape yet</h3>
+          <p>{refusal.message}</p>
+        </article>
+      ))}
+      {findings.map((finding) => (
+        <FindingNote key={`${finding.code}${finding.where.ref}`} finding={finding} units={document.units} />
+      ))}
+    </section>
+  );
+}
+
+function FindingNote({
+  finding,
+  units,
+}: {
+  readonly finding: Finding;
+  readonly units: Parameters<typeof findingText>[1];
+}) {
+  const { build, setActive, setPiece } = useEditor();
+  const navigate = useNavigate();
+  const { title, text, remedies } = findingText(finding, units);
+  const Shape = SHAPE[finding.severity];
+  const show = () => {
+    const { station, ref } = finding.where;
+    if (station === 'stance') setActive(ref);
+    else setPiece(ref.split('/')[0]);
+    void navigate(`/builds/${build.id}/${station}`);
+  };
+  return (
+    <article className={`border-l-4 bg-sheet px-3 py-2 ${EDGE[finding.severity]}`}>
+      <h3 className="flex items-start gap-1.5 font-bold">
+        <Shape size={15} aria-hidden className={`mt-[3px] shrink-0 ${TINT[finding.severity]}`} />
+        <span>
+          <span className="sr-only">{WORD[finding.severity]}: </span>
+          {title}
+        </span>
+      </h3>
+      <p className="text-quiet">{text}</p>
+      <p className="text-[13px]">{remedies.join('. ')}.</p>
+      <Button look="link" onClick={show}>
+        Show
+      </Button>
+    </article>
+  );
+}

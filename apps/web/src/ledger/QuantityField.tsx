@@ -1,0 +1,163 @@
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import {
+  editableAngle,
+  editableLength,
+  formatAngle,
+  formatLength,
+  parseAngle,
+  parseLength,
+  type Result,
+} from '@larchwood/core';
+import { useEditor } from '../editor/editor';
+import { Length } from '../parts/Figure';
+
+interface Props {
+  /** Names the value in the document; what is typed is kept under it. */
+  readonly field: string;
+  readonly label: string;
+  readonly quantity: 'length' | 'angle';
+  readonly value: number;
+  /** Takes the value, or says why not. Called while typing, so that the drawing follows each key. */
+  readonly onCommit: (value: number) => Result<true>;
+  /** What one press of an arrow key adds: mm or degrees. */
+  readonly nudge?: number;
+  readonly digits?: number;
+  readonly className?: string;
+  readonly showMessage?: boolean;
+  /** On the drawing: no unit for a length, as the sheet says it once. */
+  readonly compact?: boolean;
+  readonly onActive?: (active: boolean) => void;
+}
+
+const FRACTIONS_OF_INCH = 25.4 / 32;
+
+/**
+ * A dimension to type or to nudge. Every unit may be typed. What cannot be taken stays in the field with the reason, and
+ * comes back with it when the station is opened again; Escape returns to the value before.
+ */
+export function QuantityField({
+  field,
+  label,
+  quantity,
+  value,
+  onCommit,
+  nudge,
+  digits,
+  className = '',
+  showMessage = true,
+  compact = false,
+  onActive,
+}: Props) {
+  const { document, drafts, setDraft, settle } = useEditor();
+  const [editing, setEditing] = useState(false);
+  const before = useRef(value);
+  const givenUp = useRef(false);
+  const messageId = useId();
+  const draft = drafts[field];
+  const { units } = document;
+  const editable = () => (quantity === 'angle' ? editableAngle(value) : editableLength(value, units));
+  const shown =
+    quantity === 'angle'
+      ? formatAngle(value, digits ?? 2, true)
+      : formatLength(value, units, digits ?? 2, true);
+  const text = draft?.text ?? (editing ? editable() : shown);
+  const unit = quantity === 'angle' ? '°' : units.length === 'mm' ? 'mm' : 'in';
+  const message = draft?.message;
+  // A field cannot set a fraction as a fraction: until it is entered, the figure stands over it.
+  const typeset = !editing && !draft && quantity === 'length' && units.length === 'fraction';
+
+  const attempt = (typed: string): Result<true> => {
+    const parsed = quantity === 'angle' ? parseAngle(typed) : parseLength(typed, units.length);
+    return parsed.ok
+      ? Math.abs(parsed.value - value) < 1e-9
+        ? { ok: true, value: true }
+        : onCommit(parsed.value)
+      : parsed;
+  };
+  const type = (typed: string) => {
+    attempt(typed);
+    setDraft(field, { text: typed });
+  };
+  const leave = () => {
+    setEditing(false);
+    onActive?.(false);
+    settle();
+    if (!draft || givenUp.current) return;
+    const result = attempt(draft.text);
+    setDraft(field, result.ok ? undefined : { text: draft.text, message: result.message });
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') {
+      event.currentTarget.select();
+      if (draft) {
+        const result = attempt(draft.text);
+        setDraft(field, result.ok ? undefined : { text: draft.text, message: result.message });
+      }
+      settle();
+    } else if (event.key === 'Escape') {
+      if (Math.abs(before.current - value) > 1e-9) onCommit(before.current);
+      setDraft(field, undefined);
+      givenUp.current = true; // given up: leaving must not take the text after all
+      event.currentTarget.blur();
+    } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      event.preventDefault();
+      const step = nudge ?? (quantity === 'angle' ? 0.1 : units.length === 'mm' ? 1 : FRACTIONS_OF_INCH);
+      const size = step * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
+      const next = Math.round((value + size) * 1e6) / 1e6;
+      const result = onCommit(next);
+      const typed = quantity === 'angle' ? editableAngle(next) : editableLength(next, units);
+      setDraft(field, result.ok ? undefined : { text: typed, message: result.message });
+    }
+  };
+
+  return (
+    <span className={`inline-flex flex-col items-end ${className}`}>
+      <span className="inline-flex items-baseline gap-1">
+        <span className="relative inline-flex">
+          {typeset && (
+            <span
+              aria-hidden
+              className="pointer-events-none absolute inset-y-0 left-0 flex items-center justify-end font-semibold w-full pr-[5px]"
+            >
+              <Length mm={value} display={units} digits={digits ?? 2} unit={false} />
+            </span>
+          )}
+          <input
+            aria-label={`${label}, ${unit === '°' ? 'degrees' : unit}`}
+            aria-invalid={message !== undefined}
+            aria-describedby={message === undefined ? undefined : messageId}
+            inputMode="text"
+            autoComplete="off"
+            spellCheck={false}
+            value={text}
+            size={Math.max(compact ? 2 : 4, text.length)}
+            className={`figure min-w-0 border bg-transparent px-1 text-right font-semibold field-sizing-content hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
+              message === undefined ? 'border-transparent' : 'border-brick'
+            } ${typeset ? 'text-transparent' : ''}`}
+            onFocus={(event) => {
+              before.current = value;
+              givenUp.current = false;
+              setEditing(true);
+              onActive?.(true);
+              const input = event.currentTarget;
+              requestAnimationFrame(() => input.select());
+            }}
+            onChange={(event) => type(event.target.value)}
+            onBlur={leave}
+            onKeyDown={onKeyDown}
+          />
+        </span>
+        {(!compact || unit === '°') && (
+          <span className={`text-left text-[0.8em] text-quiet ${compact ? '' : 'w-6'}`} aria-hidden>
+            {unit}
+          </span>
+        )}
+      </span>
+      {showMessage && message !== undefined && (
+        <span id={messageId} role="alert" className="w-44 pt-0.5 pr-1 text-right text-[12px] text-brick">
+          {message}
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,49 @@
+import { pathData, STROKES, type Drawing } from '@larchwood/outputs';
+
+/** A paper drawing on the screen, from the same marks that are printed. */
+export function DrawingView({
+  drawing,
+  title,
+  className = '',
+}: {
+  readonly drawing: Drawing;
+  readonly title: string;
+  readonly className?: string;
+}) {
+  return (
+    <svg
+      viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+      className={className}
+      role="img"
+      aria-label={title}
+      fill="none"
+      stroke="#1c2823"
+    >
+      {drawing.marks.map((mark, index) => {
+        if (mark.as === 'path') {
+          const { width, dashes } = STROKES[mark.stroke];
+          return (
+            <path key={index} d={pathData(mark)} strokeWidth={width} strokeDasharray={dashes.join(' ')} />
+          );
+        }
+        const [x, y] = mark.at;
+        return (
+          <text
+            key={index}
+            x={x}
+            y={y}
+            fontSize={mark.size}
+            textAnchor={mark.anchor}
+            fontWeight={mark.bold ? 700 : 400}
+            fill="#1c2823"
+            stroke="none"
+            fontFamily="Helvetica, Arial, sans-serif"
+            transform={mark.turned ? `rotate(90 ${x} ${y})` : undefined}
+          >
+            {mark.text}
+          </text>
+        );
+      })}
+    </svg>
+  );
+}

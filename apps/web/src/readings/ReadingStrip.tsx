@@ -1,0 +1,95 @@
+import { findKind, formatAngle, formatLength, type Band } from '@larchwood/core';
+import { useEditor } from '../editor/editor';
+import { Measure } from '../parts/Figure';
+
+/** The few numbers that matter for this kind, in sight on every station: figure, change, and the usual band. */
+export function ReadingStrip() {
+  const { document, plan, compared, setActive } = useEditor();
+  const kind = findKind(document.kind);
+  if (!plan || !kind) return null;
+  return (
+    <section
+      aria-label="Readings"
+      className="flex shrink-0 overflow-x-auto border-t-2 border-ink"
+      tabIndex={0}
+    >
+      {kind.readings.map((id) => {
+        const dimension = kind.dimensions.find((candidate) => candidate.id === id);
+        const value = plan.stance.values[id];
+        if (!dimension || value === undefined) return null;
+        const before = compared?.plan.stance.values[id];
+        const change = before === undefined ? 0 : value - before;
+        const band = plan.stance.bands[id];
+        const inside = !band || (value >= band.low && value <= band.high);
+        return (
+          <div
+            key={id}
+            className="min-w-[118px] flex-1 border-r border-rule px-3 pt-1.5 pb-2 last:border-r-0"
+            onPointerEnter={() => setActive(id)}
+            onPointerLeave={() => setActive(undefined)}
+          >
+            <div className="flex items-baseline justify-between gap-1">
+              <span className="caption truncate">{dimension.name}</span>
+              {Math.abs(change) >= 0.05 && (
+                <span className="figure text-[12px] text-larch-text" title={`against ${compared?.label}`}>
+                  {change > 0 ? '+' : ''}
+                  {dimension.quantity === 'angle'
+                    ? formatAngle(change, 1, true)
+                    : formatLength(change, document.units, 1, true)}
+                </span>
+              )}
+            </div>
+            <div className="text-[19px] leading-tight font-bold">
+              <Measure value={value} quantity={dimension.quantity} display={document.units} />
+            </div>
+            <BandRule band={band} value={value} inside={inside} name={dimension.name} />
+          </div>
+        );
+      })}
+    </section>
+  );
+}
+
+/** A rule with the usual band as a box and the present value as a mark. */
+function BandRule({
+  band,
+  value,
+  inside,
+  name,
+}: {
+  readonly band: Band | undefined;
+  readonly value: number;
+  readonly inside: boolean;
+  readonly name: string;
+}) {
+  if (!band) return <div className="caption h-3 leading-3">no usual band</div>;
+  const span = band.high - band.low;
+  const low = Math.min(band.low - span * 0.7, value - span * 0.1);
+  const high = Math.max(band.high + span * 0.7, value + span * 0.1);
+  const at = (number: number) => `${(((number - low) / (high - low)) * 100).toFixed(1)}%`;
+  return (
+    <svg
+      className="mt-1 block h-3 w-full"
+      role="img"
+      aria-label={`${name}: ${inside ? 'inside' : 'outside'} the usual band of a ${band.use}`}
+    >
+      <line x1="0" x2="100%" y1="6" y2="6" stroke="var(--rule)" strokeWidth="1.5" />
+      <rect
+        x={at(band.low)}
+        width={`${((span / (high - low)) * 100).toFixed(1)}%`}
+        y="2.5"
+        height="7"
+        fill="var(--spruce-wash)"
+        stroke="var(--spruce)"
+      />
+      <line
+        x1={at(value)}
+        x2={at(value)}
+        y1="0"
+        y2="12"
+        stroke={inside ? 'var(--ink)' : 'var(--larch)'}
+        strokeWidth="3"
+      />
+    </svg>
+  );
+}

@@ -1,0 +1,95 @@
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import type { Plan } from '@larchwood/core';
+import { formatLength } from '@larchwood/core';
+import { barLength, fitView, type View } from './view';
+
+interface Props {
+  readonly plan: Plan;
+  readonly title: string;
+  /** Drawn in the sheet's pixels. */
+  readonly drawing: (view: View) => ReactNode;
+  /** Fields that stand on the drawing. */
+  readonly overlay?: (view: View) => ReactNode;
+  readonly note?: string | undefined;
+  readonly ground?: boolean;
+}
+
+/** The builder's sheet: ruled paper, title, scale bar, ground, and a drawing true to scale on it. */
+export function Sheet({ plan, title, drawing, overlay, note, ground = true }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 780, height: 620 });
+  useEffect(() => {
+    const element = frame.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  const view = fitView(plan, size.width, size.height);
+  const bar = barLength(view);
+  const barPixels = bar * view.scale;
+  const grid = 100 * view.scale;
+  return (
+    <div ref={frame} className="relative h-full min-h-80 w-full overflow-hidden bg-sheet">
+      <svg
+        width={size.width}
+        height={size.height}
+        className="absolute inset-0"
+        role="img"
+        aria-label={`${title}, drawn to scale`}
+      >
+        <defs>
+          <pattern
+            id="ruled"
+            width={grid}
+            height={grid}
+            x={view.x(0)}
+            y={view.y(0)}
+            patternUnits="userSpaceOnUse"
+          >
+            <path d={`M${grid} 0H0V${grid}`} fill="none" stroke="var(--grid)" strokeWidth="1" />
+          </pattern>
+          <pattern id="earth" width="9" height="9" patternUnits="userSpaceOnUse">
+            <path d="M0 9L9 0" stroke="var(--quiet)" strokeWidth="0.8" />
+          </pattern>
+        </defs>
+        <rect width={size.width} height={size.height} fill="url(#ruled)" />
+        {ground && (
+          <>
+            <rect x={14} y={view.y(0)} width={size.width - 28} height={7} fill="url(#earth)" />
+            <line
+              x1={14}
+              x2={size.width - 14}
+              y1={view.y(0)}
+              y2={view.y(0)}
+              stroke="var(--ink)"
+              strokeWidth="1.75"
+            />
+          </>
+        )}
+        {drawing(view)}
+      </svg>
+      {overlay?.(view)}
+      <div className="pointer-events-none absolute top-3 left-4 leading-tight">
+        <div>{title}</div>
+        <div className="caption figure">
+          1 : {(1 / (view.scale * 0.264583)).toFixed(0)} on screen, in{' '}
+          {plan.units.length === 'mm' ? 'mm' : 'inches'}
+        </div>
+      </div>
+      <div className="pointer-events-none absolute top-3 right-4 text-center">
+        <div className="figure caption">{formatLength(bar, plan.units, 0)}</div>
+        <svg width={barPixels + 2} height="8" aria-hidden>
+          <path d={`M1 0V8M1 4H${barPixels + 1}M${barPixels + 1} 0V8`} stroke="var(--ink)" fill="none" />
+        </svg>
+      </div>
+      {note !== undefined && (
+        <div className="pointer-events-none absolute bottom-2.5 left-4 text-[12px] text-larch-text">
+          {note}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,158 @@
+import { useState } from 'react';
+import type { EndCut, PieceCut } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
+import { Findings } from '../../ledger/Findings';
+import { Group, Panel } from '../../ledger/Panel';
+import { stripsOf } from '@larchwood/outputs';
+import { DrawingView } from '../../parts/DrawingView';
+import { Angle, Length } from '../../parts/Figure';
+import { EndDetail } from './EndDetail';
+
+/** Every end of every piece: what to set on the tool, and how long. */
+export function JointsStation() {
+  const { document, plan, piece, setPiece } = useEditor();
+  const [endName, setEndName] = useState<'start' | 'end'>('start');
+  if (!plan) return <p className="p-8">The joints come as soon as the stance makes a vehicle.</p>;
+  const wanted =
+    piece ?? plan.cuts.find((candidate) => candidate.ends.some((end) => end.cut === 'coped'))?.piece;
+  const cut =
+    plan.cuts.find((candidate) => candidate.piece === wanted) ??
+    plan.cuts.find((candidate) => candidate.piece.split(':')[0] === wanted);
+  const choose = (chosen: PieceCut, end: 'start' | 'end') => {
+    setPiece(chosen.piece);
+    setEndName(end);
+  };
+  return (
+    <>
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet">
+        <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="group" aria-label="Table of ends">
+          <table className="w-full border-collapse text-[13.5px]">
+            <caption className="sr-only">Ends of every piece, with tool settings and lengths</caption>
+            <thead className="sticky top-0 z-10 bg-sheet">
+              <tr className="caption border-b-2 border-ink text-right align-bottom [&>th]:px-1.5 [&>th]:py-1 [&>th]:font-normal">
+                <th className="!pl-4 text-left">Piece and end</th>
+                <th className="text-left">Fits</th>
+                <th>Included angle</th>
+                <th>Off square</th>
+                <th>Cutter</th>
+                <th>Off centre</th>
+                <th>Match angle</th>
+                <th>Depth</th>
+                <th>Longest, overall</th>
+                <th>Saddle to saddle</th>
+                <th className="!pr-3">Blank</th>
+              </tr>
+            </thead>
+            {plan.cuts.map((each) => (
+              <tbody key={each.piece} className="border-b border-rule">
+                {each.ends.map((end, index) => (
+                  <EndRow
+                    key={end.end}
+                    cut={each}
+                    end={end}
+                    first={index === 0}
+                    lit={each === cut && end.end === endName}
+                    onChoose={() => choose(each, end.end)}
+                  />
+                ))}
+              </tbody>
+            ))}
+          </table>
+          {plan.cuts.length === 0 && <p className="p-6">No tubes yet: make a frame at the Tubes station.</p>}
+        </div>
+        {cut && <Wraps cut={cut} />}
+      </div>
+      <Panel title={cut ? `Piece ${cut.mark}, ${endName === 'start' ? 'first' : 'second'} end` : 'Joint'}>
+        {cut && <EndDetail cut={cut} end={cut.ends[endName === 'start' ? 0 : 1]} />}
+        <Findings findings={plan.findings.filter((finding) => finding.where.station === 'joints')} />
+        <Group title="How to read it">
+          <p className="px-4 pb-2 text-[13px] text-quiet">
+            Off square is what a saw, a mill head or most notchers read. The match angle is the turn from the
+            match line to this end’s acute side, looking at the cut end, anticlockwise positive: scribe the
+            line along the tube, and the second end is placed without offering it up. Lengths in{' '}
+            {document.units.length === 'mm' ? 'millimetres' : 'inches'}.
+          </p>
+        </Group>
+      </Panel>
+    </>
+  );
+}
+
+/** Both ends of the piece in hand, unrolled. */
+function Wraps({ cut }: { readonly cut: PieceCut }) {
+  const { document } = useEditor();
+  const strips = stripsOf(cut, document.paper.thickness, document.units);
+  return (
+    <div className="flex h-44 shrink-0 items-end gap-6 border-t border-rule bg-white px-4 py-3 text-[#1c2823]">
+      <p className="w-24 self-start text-[13px]">Piece {cut.mark}, unrolled, printed side out</p>
+      {strips.map((strip) => (
+        <DrawingView
+          key={strip.id}
+          drawing={strip}
+          title={`Wrap of piece ${strip.title}`}
+          className="h-full min-w-0 flex-1"
+        />
+      ))}
+    </div>
+  );
+}
+
+interface EndRowProps {
+  readonly cut: PieceCut;
+  readonly end: EndCut;
+  readonly first: boolean;
+  readonly lit: boolean;
+  readonly onChoose: () => void;
+}
+
+function EndRow({ cut, end, first, lit, onChoose }: EndRowProps) {
+  const { document } = useEditor();
+  const length = (mm: number) => <Length mm={mm} display={document.units} unit={false} />;
+  const coped = end.cut === 'coped';
+  const none = <span className="text-quiet">–</span>;
+  return (
+    <tr
+      className={`cursor-pointer text-right [&>td]:px-1.5 [&>td]:py-[3px] ${lit ? 'bg-larch-wash' : 'hover:bg-paper'}`}
+      onClick={onChoose}
+    >
+      <td className="!pl-4 text-left whitespace-nowrap">
+        <button type="button" onClick={onChoose} aria-pressed={lit} className="text-left">
+          {first ? (
+            <>
+              <span className="figure inline-block w-7 font-bold">{cut.mark}</span>
+              <span className="font-bold">{cut.name}</span>
+            </>
+          ) : (
+            <span className="pl-7 text-quiet">
+              second end<span className="sr-only"> of {cut.mark}</span>
+            </span>
+          )}
+        </button>
+      </td>
+      <td className="figure text-left whitespace-nowrap">
+        {coped ? (
+          end.hosts.join(' + ')
+        ) : (
+          <span className="font-sans text-quiet">{end.cut === 'slotted' ? 'slot' : 'square'}</span>
+        )}
+      </td>
+      <td>{coped ? <Angle degrees={end.includedAngle} /> : none}</td>
+      <td className="font-bold">{coped ? <Angle degrees={end.offSquare} /> : none}</td>
+      <td>{coped ? length(end.cutterDiameter) : none}</td>
+      <td>{coped ? length(end.offset) : none}</td>
+      <td>{coped ? <Angle degrees={Math.abs(end.matchAngle) < 0.005 ? 0 : end.matchAngle} /> : none}</td>
+      <td>{coped ? length(end.depth) : none}</td>
+      {first && (
+        <>
+          <td rowSpan={2} className="border-l border-rule font-bold">
+            {length(cut.overall)}
+          </td>
+          <td rowSpan={2}>{length(cut.saddleToSaddle)}</td>
+          <td rowSpan={2} className="!pr-3">
+            {length(cut.blank)}
+          </td>
+        </>
+      )}
+    </tr>
+  );
+}

@@ -1,0 +1,179 @@
+import { wrap } from 'comlink';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { failure, type BuildDocument } from '@larchwood/core';
+import { drawingToSvg, patternSheets, pieceDrawing, type Drawing } from '@larchwood/outputs';
+import { useEditor } from '../../editor/editor';
+import { Group, Panel, Row } from '../../ledger/Panel';
+import { QuantityField } from '../../ledger/QuantityField';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { DrawingView } from '../../parts/DrawingView';
+import { download, fileName } from './download';
+import type { PdfMaker } from './pdf.worker';
+
+const ALL = 'all';
+
+/** Paper wraps at full size: which pieces, on which paper, as PDF or SVG. */
+export function PatternsStation() {
+  const { document, plan, edit, settle } = useEditor();
+  const [which, setWhich] = useState(ALL);
+  const [busy, setBusy] = useState(false);
+  const { paper } = document;
+  const chosen = plan?.cuts.find((cut) => cut.piece === which);
+  const cuts = useMemo(() => (chosen ? [chosen] : (plan?.cuts ?? [])), [chosen, plan]);
+  const options = {
+    size: paper.size,
+    paperThickness: paper.thickness,
+    display: document.units,
+    buildName: document.name,
+  };
+  const sheets = sheetsOrReason(() => patternSheets(cuts, options));
+  const setPaper = (part: Partial<BuildDocument['paper']>) =>
+    edit('paper', (before) => ({ ...before, paper: { ...before.paper, ...part } }));
+  const base = `${fileName(document.name)}-${chosen ? `piece-${chosen.mark}` : 'patterns'}`;
+
+  const makePdf = async () => {
+    setBusy(true);
+    const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
+    try {
+      const bytes = await wrap<PdfMaker>(worker).patterns(cuts, options);
+      download(bytes as BlobPart, 'application/pdf', `${base}.pdf`);
+    } catch (error) {
+      toast(`The PDF could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
+    } finally {
+      worker.terminate();
+      setBusy(false);
+    }
+  };
+  const makeSvg = () => {
+    if (chosen)
+      download(
+        drawingToSvg(
+          pieceDrawing(chosen, paper.thickness, document.units),
+          `${document.name}: ${chosen.mark} ${chosen.name}`,
+        ),
+        'image/svg+xml',
+        `${base}.svg`,
+      );
+  };
+  if (!plan || plan.cuts.length === 0)
+    return (
+      <p className="flex-1 bg-sheet p-8">
+        No tubes yet: make a frame at the Tubes station, and its patterns come here.
+      </p>
+    );
+  return (
+    <>
+      <div
+        className="min-h-0 min-w-0 flex-1 overflow-auto bg-paper p-6"
+        tabIndex={0}
+        role="group"
+        aria-label="Sheets"
+      >
+        {typeof sheets === 'string' ? (
+          <p className="border-l-4 border-brick bg-sheet p-4">{sheets}</p>
+        ) : (
+          <div className="flex flex-wrap gap-6">
+            {sheets.map((sheet, index) => (
+              <DrawingView
+                key={index}
+                drawing={sheet}
+                title={`Sheet ${index + 1}`}
+                className="w-[350px] border border-rule bg-white"
+              />
+            ))}
+          </div>
+        )}
+      </div>
+      <Panel
+        title="Patterns"
+        aside={
+          typeof sheets === 'string' ? '' : `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`
+        }
+      >
+        <Group title="What to print">
+          <Row name="Pieces">
+            <Choice
+              label="Pieces"
+              value={chosen ? which : ALL}
+              groups={[
+                {
+                  options: [
+                    { value: ALL, label: 'All pieces' },
+                    ...plan.cuts.map((cut) => ({ value: cut.piece, label: `${cut.mark}  ${cut.name}` })),
+                  ],
+                },
+              ]}
+              onChange={setWhich}
+              className="w-44"
+            />
+          </Row>
+          <Row name="Sheet">
+            <Choice
+              label="Sheet size"
+              value={paper.size}
+              groups={[
+                {
+                  options: [
+                    { value: 'A4', label: 'A4' },
+                    { value: 'Letter', label: 'Letter' },
+                  ],
+                },
+              ]}
+              onChange={(size) => {
+                setPaper({ size: size as 'A4' | 'Letter' });
+                settle();
+              }}
+              className="w-44"
+            />
+          </Row>
+          <Row name="Paper thickness">
+            <QuantityField
+              field="paper.thickness"
+              label="Paper thickness"
+              quantity="length"
+              nudge={0.05}
+              value={paper.thickness}
+              onCommit={(value) =>
+                value < 0 || value > 2
+                  ? failure('Must lie between 0 and 2 mm.')
+                  : setPaper({ thickness: value })
+              }
+            />
+          </Row>
+        </Group>
+        <div className="flex flex-col gap-2 p-4">
+          <Button look="strong" disabled={busy || typeof sheets === 'string'} onClick={() => void makePdf()}>
+            {busy ? 'Making the PDF…' : 'Download PDF'}
+          </Button>
+          <Button disabled={!chosen} onClick={makeSvg}>
+            {chosen ? `Download SVG of ${chosen.mark}` : 'SVG: choose one piece'}
+          </Button>
+        </div>
+        <Group title="On the tube">
+          <ol className="list-decimal space-y-1.5 pr-4 pb-2 pl-9 text-[13.5px]">
+            <li>Print without scaling. Measure the four bars: each must be as long as it says.</li>
+            <li>Cut along the solid line. A dashed line is the inside of the wall.</li>
+            <li>
+              Scribe one match line along the tube. Wrap each paper printed side out, its match line on yours.
+            </li>
+            <li>“This edge to the other” is measured along the tube between the two square paper edges.</li>
+            <li>The arrow marks the side on which the host leans towards this tube.</li>
+          </ol>
+        </Group>
+        <p className="caption px-4 py-2">
+          Grinders: guard, face shield, disc rated. Hole saws grab thin tube: clamp it.
+        </p>
+      </Panel>
+    </>
+  );
+}
+
+function sheetsOrReason(make: () => Drawing[]): Drawing[] | string {
+  try {
+    return make();
+  } catch (error) {
+    return error instanceof Error ? error.message : 'The sheets cannot be laid out.';
+  }
+}

@@ -1,0 +1,33 @@
+import type { Finding, Plan } from '@larchwood/core';
+
+export interface StationEntry {
+  readonly id: string;
+  readonly name: string;
+  readonly group: 'Plan' | 'Frame' | 'Shop' | 'Record';
+}
+
+/** The stations, in the order of work. */
+export const STATIONS: readonly StationEntry[] = [
+  { id: 'stance', name: 'Stance', group: 'Plan' },
+  { id: 'tubes', name: 'Tubes', group: 'Frame' },
+  { id: 'joints', name: 'Joints', group: 'Frame' },
+  { id: 'patterns', name: 'Patterns', group: 'Shop' },
+  { id: 'fixture', name: 'Fixture', group: 'Shop' },
+  { id: 'history', name: 'History', group: 'Record' },
+];
+export const GROUPS = ['Plan', 'Frame', 'Shop', 'Record'] as const;
+
+export const findingsAt = (plan: Plan | undefined, station: string): readonly Finding[] =>
+  plan?.findings.filter((finding) => finding.where.station === station) ?? [];
+
+/** Settled, something to look at, or not to be had yet. Notes do not unsettle a station. */
+export function stateOf(
+  plan: Plan | undefined,
+  station: string,
+): { readonly is: 'settled' | 'findings' | 'none'; readonly count: number } {
+  if (!plan) return { is: station === 'stance' ? 'findings' : 'none', count: 0 };
+  const count = findingsAt(plan, station).filter((finding) => finding.severity !== 'note').length;
+  if (count > 0) return { is: 'findings', count };
+  const empty = plan.cuts.length === 0 && ['tubes', 'joints', 'patterns'].includes(station);
+  return { is: empty ? 'none' : 'settled', count: 0 };
+}
