@@ -1,5 +1,11 @@
 import { writeFileSync } from 'node:fs';
-import { createBuild, planBuild, type BuildDocument, type CreateOptions } from '@larchwood/core';
+import {
+  createBuild,
+  documentText,
+  planBuild,
+  type BuildDocument,
+  type CreateOptions,
+} from '@larchwood/core';
 
 /** Writes the demo workshop's documents. Alder Yard, its riders and its builds are made up. */
 interface Demo {
@@ -61,8 +67,5 @@ for (const { file, notes, options } of DEMOS) {
     options.name,
     planned.plan.findings.map((finding) => finding.code),
   );
-  writeFileSync(
-    new URL(`./${file}.larchwood.json`, import.meta.url),
-    `${JSON.stringify(document, null, 2)}\n`,
-  );
+  writeFileSync(new URL(`./${file}.larchwood.json`, import.meta.url), documentText(document));
 }

@@ -22,7 +22,12 @@ function problemOf(error: unknown): Problem {
     const message = Array.isArray(detail.message)
       ? detail.message.join(' ')
       : (detail.message ?? error.message);
-    return { ...pick(detail), status: error.getStatus(), message };
+    const unread = error.getStatus() === 400 && /\bJSON\b/.test(message);
+    return {
+      ...pick(detail),
+      status: error.getStatus(),
+      message: unread ? `The request cannot be read: ${message}` : message,
+    };
   }
   const { status, type } = error as { status?: number; type?: string };
   if (type === 'entity.too.large')

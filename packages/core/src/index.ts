@@ -14,6 +14,7 @@ export * from './vector/vector.js';
 export * from './document/schema.js';
 export { readDocument, readDocumentText, LARGEST_DOCUMENT, type ReadResult } from './document/read.js';
 export type { Fault } from './document/faults.js';
+export { documentFileName, documentText, fileStem } from './document/fileName.js';
 export { createBuild, frameFromPattern, type CreateOptions } from './document/create.js';
 export * from './stance/dimension.js';
 export * from './stance/singleTrack.js';

@@ -12,7 +12,7 @@ import {
   Put,
   Res,
 } from '@nestjs/common';
-import { BuildSchema, FILE_SUFFIX } from '@larchwood/core';
+import { BuildSchema, documentFileName, documentText } from '@larchwood/core';
 import {
   CreateBuildRequest,
   RenameBuildRequest,
@@ -82,8 +82,8 @@ export class BuildsController {
   @Get('builds/:id/export')
   async export(@Param('id') id: string, @Res() response: Response) {
     const { document } = await this.builds.get(id);
-    response.attachment(`${fileName(document.name)}${FILE_SUFFIX}`);
-    response.type('application/json').send(`${JSON.stringify(document, null, 2)}\n`);
+    response.attachment(documentFileName(document.name));
+    response.type('application/json').send(documentText(document));
   }
 
   @Get('builds/:id/revisions')
@@ -100,14 +100,4 @@ export class BuildsController {
   restore(@Param('id') id: string, @Body() request: RestoreRevisionRequest) {
     return this.builds.restore(id, request.revision);
   }
-}
-
-function fileName(name: string): string {
-  return (
-    name
-      .trim()
-      .toLowerCase()
-      .replace(/[^\p{L}\p{N}]+/gu, '-')
-      .replace(/^-|-$/g, '') || 'build'
-  );
 }

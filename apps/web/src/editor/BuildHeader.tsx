@@ -1,9 +1,10 @@
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { builds } from '../api/builds';
+import { documentFileName, documentText } from '@larchwood/core';
 import { Button, IconButton } from '../parts/Button';
 import { Choice } from '../parts/Choice';
+import { download } from '../parts/download';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';
 import { useEditor } from './editor';
@@ -51,15 +52,14 @@ export function BuildHeader() {
         <IconButton name="Redo" disabled={!canRedo} onClick={redo}>
           <Redo2 size={17} aria-hidden />
         </IconButton>
-        <a
-          href={builds.exportUrl(build.id)}
-          download
-          aria-label="Export as a file"
-          title="Export as a file"
-          className="inline-flex size-8 items-center justify-center border border-transparent hover:border-rule hover:bg-sheet"
+        <IconButton
+          name="Export as a file"
+          onClick={() =>
+            download(documentText(document), 'application/json', documentFileName(document.name))
+          }
         >
           <Download size={17} aria-hidden />
-        </a>
+        </IconButton>
         <ThemeButton />
       </div>
       <Choice

@@ -12,6 +12,7 @@ export type SaveState =
   | { readonly is: 'waiting'; readonly message: string }
   | { readonly is: 'conflict'; readonly theirs: StoredBuild };
 
+const SAVING: SaveState = { is: 'saving' };
 const PAUSE = 600;
 const RETRY = 4000;
 
@@ -24,23 +25,24 @@ export function useAutosave(
   document: BuildDocument,
   onSaved: (build: StoredBuild) => void,
 ) {
-  const base = useRef({ revision: initial.revision, document: initial.document });
+  // What the server has: the revision last seen, and the document it holds.
+  const [base, setBase] = useState({ revision: initial.revision, document: initial.document });
   const busy = useRef(false);
   const [state, setState] = useState<SaveState>({ is: 'saved', at: initial.savedAt });
   const [round, setRound] = useState(0);
 
   useEffect(() => {
-    if (document === base.current.document || state.is === 'conflict') return;
-    keepUnsaved(initial.id, { revision: base.current.revision, document });
+    if (document === base.document || state.is === 'conflict') return;
+    keepUnsaved(initial.id, { revision: base.revision, document });
     const timer = setTimeout(
       () => {
         if (busy.current) return;
         busy.current = true;
         setState({ is: 'saving' });
         builds
-          .save(initial.id, base.current.revision, document)
+          .save(initial.id, base.revision, document)
           .then((saved) => {
-            base.current = { revision: saved.revision, document };
+            setBase({ revision: saved.revision, document });
             forgetUnsaved(initial.id);
             setState({ is: 'saved', at: saved.savedAt });
             onSaved(saved);
@@ -60,11 +62,12 @@ export function useAutosave(
     );
     return () => clearTimeout(timer);
     // `round` starts the wait again after each attempt.
-  }, [document, initial.id, onSaved, round, state.is]);
+  }, [base, document, initial.id, onSaved, round, state.is]);
 
   const resolve = useCallback((theirs: StoredBuild) => {
-    base.current = { revision: theirs.revision, document: theirs.document };
+    setBase({ revision: theirs.revision, document: theirs.document });
     setState({ is: 'saved', at: theirs.savedAt });
   }, []);
-  return { state, resolve };
+  const waiting = document !== base.document && state.is === 'saved';
+  return { state: waiting ? SAVING : state, resolve };
 }

@@ -1,4 +1,4 @@
-import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import {
   editableAngle,
   editableLength,
@@ -52,6 +52,8 @@ export function QuantityField({
   const [editing, setEditing] = useState(false);
   const before = useRef(value);
   const givenUp = useRef(false);
+  const entering = useRef(false);
+  const input = useRef<HTMLInputElement>(null);
   const messageId = useId();
   const draft = drafts[field];
   const { units } = document;
@@ -65,6 +67,11 @@ export function QuantityField({
   const message = draft?.message;
   // A field cannot set a fraction as a fraction: until it is entered, the figure stands over it.
   const typeset = !editing && !draft && quantity === 'length' && units.length === 'fraction';
+
+  // Once the field shows its editable text, all of it is selected, so that typing replaces it.
+  useLayoutEffect(() => {
+    if (editing) input.current?.select();
+  }, [editing]);
 
   const attempt = (typed: string): Result<true> => {
     const parsed = quantity === 'angle' ? parseAngle(typed) : parseLength(typed, units.length);
@@ -80,6 +87,7 @@ export function QuantityField({
   };
   const leave = () => {
     setEditing(false);
+    entering.current = false;
     onActive?.(false);
     settle();
     if (!draft || givenUp.current) return;
@@ -123,6 +131,7 @@ export function QuantityField({
             </span>
           )}
           <input
+            ref={input}
             aria-label={`${label}, ${unit === '°' ? 'degrees' : unit}`}
             aria-invalid={message !== undefined}
             aria-describedby={message === undefined ? undefined : messageId}
@@ -134,13 +143,17 @@ export function QuantityField({
             className={`figure min-w-0 border bg-transparent px-1 text-right font-semibold field-sizing-content hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
               message === undefined ? 'border-transparent' : 'border-brick'
             } ${typeset ? 'text-transparent' : ''}`}
-            onFocus={(event) => {
+            onFocus={() => {
               before.current = value;
               givenUp.current = false;
               setEditing(true);
               onActive?.(true);
-              const input = event.currentTarget;
-              requestAnimationFrame(() => input.select());
+              entering.current = true;
+            }}
+            onPointerUp={() => {
+              // The press that enters a field would leave a caret in the middle of the selected figure.
+              if (entering.current) input.current?.select();
+              entering.current = false;
             }}
             onChange={(event) => type(event.target.value)}
             onBlur={leave}

@@ -1,7 +1,7 @@
 import { wrap } from 'comlink';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { failure, type BuildDocument } from '@larchwood/core';
+import { failure, fileStem, type BuildDocument } from '@larchwood/core';
 import { drawingToSvg, patternSheets, pieceDrawing, type Drawing } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
 import { Group, Panel, Row } from '../../ledger/Panel';
@@ -9,7 +9,7 @@ import { QuantityField } from '../../ledger/QuantityField';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { DrawingView } from '../../parts/DrawingView';
-import { download, fileName } from './download';
+import { download } from '../../parts/download';
 import type { PdfMaker } from './pdf.worker';
 
 const ALL = 'all';
@@ -31,7 +31,7 @@ export function PatternsStation() {
   const sheets = sheetsOrReason(() => patternSheets(cuts, options));
   const setPaper = (part: Partial<BuildDocument['paper']>) =>
     edit('paper', (before) => ({ ...before, paper: { ...before.paper, ...part } }));
-  const base = `${fileName(document.name)}-${chosen ? `piece-${chosen.mark}` : 'patterns'}`;
+  const base = `${fileStem(document.name)}-${chosen ? `piece-${chosen.mark}` : 'patterns'}`;
 
   const makePdf = async () => {
     setBusy(true);

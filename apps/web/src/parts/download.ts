@@ -7,10 +7,3 @@ export function download(parts: BlobPart, type: string, name: string): void {
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
-
-export const fileName = (name: string): string =>
-  name
-    .trim()
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '') || 'build';

@@ -1,0 +1,179 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { BuildSchema } from '@larchwood/core';
+import type { BuildSummary, Problem, RevisionSummary, StoredBuild } from '@larchwood/contract';
+import { createServer } from './server.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'larchwood-server-'));
+const databaseFile = join(folder, 'test.sqlite');
+let app: NestExpressApplication;
+let base: string;
+
+const start = async () => {
+  app = await createServer({ databaseFile });
+  await app.listen(0, '127.0.0.1');
+  base = `${await app.getUrl()}/api`;
+};
+beforeAll(start);
+afterAll(async () => {
+  await app.close();
+  rmSync(folder, { recursive: true });
+});
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<{ status: number; body: T }> {
+  const response = await fetch(`${base}/${path}`, {
+    method,
+    ...(body === undefined
+      ? {}
+      : {
+          headers: { 'Content-Type': 'application/json' },
+          body: typeof body === 'string' ? body : JSON.stringify(body),
+        }),
+  });
+  const text = await response.text();
+  return { status: response.status, body: (text === '' ? undefined : JSON.parse(text)) as T };
+}
+const make = async (name: string) =>
+  (await call<StoredBuild>('POST', 'builds', { name, kind: 'bicycle', startingSet: 'road' })).body;
+
+describe('builds over HTTP, on a real SQLite file', () => {
+  it('makes, lists, renames, duplicates, deletes and brings back', async () => {
+    const build = await make('  First  ');
+    expect(build).toMatchObject({
+      name: 'First',
+      revision: 1,
+      document: { stance: { held: { headAngle: 72.5 } } },
+    });
+    expect((await call<StoredBuild>('PATCH', `builds/${build.id}`, { name: 'Renamed' })).body).toMatchObject({
+      name: 'Renamed',
+      revision: 2,
+      document: { name: 'Renamed' },
+    });
+    const twin = (await call<StoredBuild>('POST', `builds/${build.id}/duplicate`)).body;
+    expect(twin.name).toBe('Renamed (copy)');
+    expect((await call('DELETE', `builds/${build.id}`)).status).toBe(204);
+    const names = async () => (await call<BuildSummary[]>('GET', 'builds')).body.map((each) => each.name);
+    expect(await names()).toEqual(['Renamed (copy)']);
+    expect((await call('GET', `builds/${build.id}`)).status).toBe(404);
+    await call('POST', `builds/${build.id}/bring-back`);
+    expect((await names()).sort()).toEqual(['Renamed', 'Renamed (copy)']);
+  });
+
+  it('keeps every save as a revision and brings one back as a new one', async () => {
+    const build = await make('Revised');
+    const held = { ...build.document.stance.held, headAngle: 71 };
+    await call('PUT', `builds/${build.id}`, {
+      revision: 1,
+      document: { ...build.document, stance: { ...build.document.stance, held } },
+    });
+    const back = (await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 })).body;
+    expect(back).toMatchObject({ revision: 3, document: { stance: { held: { headAngle: 72.5 } } } });
+    const list = (await call<RevisionSummary[]>('GET', `builds/${build.id}/revisions`)).body;
+    expect(list.map(({ revision, reason }) => [revision, reason])).toEqual([
+      [3, 'brought back revision 1'],
+      [2, 'edited'],
+      [1, 'new build'],
+    ]);
+    expect((await call('GET', `builds/${build.id}/revisions/9`)).status).toBe(404);
+  });
+
+  it('answers a save over an older revision with both sides, and overwrites nothing', async () => {
+    const build = await make('Contested');
+    const save = (notes: string, revision: number) =>
+      call<StoredBuild & Problem>('PUT', `builds/${build.id}`, {
+        revision,
+        document: { ...build.document, notes },
+      });
+    // Two savers at once: one wins, one is told.
+    const answers = await Promise.all([save('mine', 1), save('theirs', 1)]);
+    expect(answers.map((answer) => answer.status).sort()).toEqual([200, 409]);
+    const lost = answers.find((answer) => answer.status === 409)!.body;
+    const won = answers.find((answer) => answer.status === 200)!.body;
+    expect(lost.current).toMatchObject({ revision: 2, document: { notes: won.document.notes } });
+    expect((await call<StoredBuild>('GET', `builds/${build.id}`)).body.document.notes).toBe(
+      won.document.notes,
+    );
+  });
+
+  it('exports what it imports, and publishes its schema', async () => {
+    const build = await make('Åland / "bike"');
+    const response = await fetch(`${base}/builds/${build.id}/export`);
+    expect(response.headers.get('content-disposition')).toContain('.larchwood.json');
+    const text = await response.text();
+    const again = await call<StoredBuild>('POST', 'builds/import', text);
+    expect(again.status).toBe(201);
+    expect(again.body.document).toEqual(build.document);
+    expect((await call('GET', 'schema')).body).toEqual(JSON.parse(JSON.stringify(BuildSchema)));
+  });
+
+  it('is all there after the server was stopped and started again', async () => {
+    const before = (await call<BuildSummary[]>('GET', 'builds')).body;
+    await app.close();
+    await start();
+    expect((await call<BuildSummary[]>('GET', 'builds')).body).toEqual(before);
+  });
+});
+
+describe('bad requests', () => {
+  it.each([
+    ['no name', 'POST', 'builds', { kind: 'bicycle', startingSet: 'road' }, 400, 'name'],
+    ['a blank name', 'POST', 'builds', { name: '   ', kind: 'bicycle', startingSet: 'road' }, 400, 'name'],
+    [
+      'an unknown field',
+      'POST',
+      'builds',
+      { name: 'x', kind: 'bicycle', startingSet: 'road', colour: 'red' },
+      400,
+      'colour',
+    ],
+    [
+      'an unknown kind',
+      'POST',
+      'builds',
+      { name: 'x', kind: 'hovercraft', startingSet: 'road' },
+      400,
+      'kind',
+    ],
+    ['an unknown set', 'POST', 'builds', { name: 'x', kind: 'bicycle', startingSet: 'lunar' }, 422, 'lunar'],
+    ['no JSON', 'POST', 'builds', '{"name": ', 400, 'cannot be read'],
+    [
+      'a document that is none',
+      'POST',
+      'builds/import',
+      { format: 'larchwood-build', version: 1 },
+      422,
+      'not a build',
+    ],
+    ['a list', 'POST', 'builds/import', [1, 2], 422, 'not a build'],
+    ['a save without a revision', 'PUT', 'builds/none', { document: {} }, 400, 'revision'],
+    ['a build that is not there', 'GET', 'builds/none', undefined, 404, 'none'],
+    ['a path that is not there', 'GET', 'nothing', undefined, 404, 'nothing'],
+    [
+      '20 MB of rubbish',
+      'POST',
+      'builds/import',
+      JSON.stringify({ rubbish: 'x'.repeat(20 * 1024 * 1024) }),
+      413,
+      '4 MB',
+    ],
+  ])('%s', async (_, method, path, body, status, word) => {
+    const answer = await call<Problem>(method, path, body);
+    expect(answer.status).toBe(status);
+    expect(answer.body.message).toContain(word);
+  });
+  it('names the path of each fault', async () => {
+    const { document } = await make('Faulty');
+    const wrong = { ...document, units: { length: 'cubits', denominator: 32 }, paper: { size: 'A4' } };
+    const answer = await call<Problem>('POST', 'builds/import', wrong);
+    expect(answer.body.faults?.map((fault) => fault.path).sort()).toEqual([
+      '/paper/thickness',
+      '/units/length',
+    ]);
+  });
+  it('the server stays up after all that', async () => {
+    expect((await call('GET', 'builds')).status).toBe(200);
+  });
+});

@@ -1,0 +1,46 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Download, type Page } from '@playwright/test';
+import type { BuildDocument } from '@larchwood/core';
+
+/** Makes a build by the dialog, as a user does, and leaves it open at its stance. */
+export async function newBuild(page: Page, name: string, set = 'Road', units = 'Millimetres'): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New build' }).click();
+  await page.getByRole('dialog').getByRole('textbox').fill(name);
+  await page.getByRole('radio', { name: new RegExp(`^${set}`) }).check();
+  await page.getByRole('radio', { name: units }).check();
+  await page.getByRole('button', { name: 'Make the build' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of the build' })).toHaveValue(name);
+}
+
+export const station = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click();
+export const ledger = (page: Page, label: string) =>
+  page.getByRole('complementary').getByLabel(label, { exact: true });
+
+/** A following dimension's figure in the ledger. */
+export async function following(page: Page, name: string): Promise<number> {
+  const row = page
+    .getByRole('complementary', { name: 'Stance' })
+    .locator('div', { has: page.getByRole('button', { name, exact: true }) })
+    .last();
+  return Number(/−?[\d.]+/.exec((await row.innerText()).replace('−', '-').replace(name, ''))![0]);
+}
+
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByRole('banner').getByRole('status')).toContainText('Saved');
+}
+
+export async function contentOf(download: Download): Promise<Buffer> {
+  return readFileSync(await download.path());
+}
+
+export async function exported(page: Page): Promise<{ document: BuildDocument; text: string }> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export as a file' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/\.larchwood\.json$/);
+  const text = (await contentOf(download)).toString('utf8');
+  return { document: JSON.parse(text) as BuildDocument, text };
+}

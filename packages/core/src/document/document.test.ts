@@ -1,0 +1,122 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { FINDING_CODES, findingText } from '../findings/catalogue.js';
+import { planBuild } from '../plan.js';
+import { KINDS } from '../stance/kinds/registry.js';
+import { createBuild } from './create.js';
+import { readDocument, readDocumentText } from './read.js';
+import { BuildSchema, type BuildDocument } from './schema.js';
+
+const made = (startingSet = 'road'): BuildDocument => {
+  const build = createBuild({ name: 'Test', kind: 'bicycle', startingSet });
+  if (!build.ok) throw new Error(build.message);
+  return build.value;
+};
+const faultsOf = (value: unknown) => {
+  const read = readDocument(value);
+  return read.ok ? [] : read.faults;
+};
+/** A sound document with one place changed, named by its JSON Pointer; `undefined` takes the place out. */
+function broken(pointer: string, value: unknown) {
+  const document = JSON.parse(JSON.stringify(made())) as Record<string, unknown>;
+  const keys = pointer.split('/').slice(1);
+  const last = keys.pop()!;
+  const parent = keys.reduce((part, key) => part[key] as Record<string, unknown>, document);
+  if (value === undefined) Reflect.deleteProperty(parent, last);
+  else parent[last] = value;
+  return faultsOf(document);
+}
+
+describe('the open format', () => {
+  it.each(KINDS.flatMap((kind) => kind.startingSets.map((set) => set.id)))(
+    'what %s makes reads back unchanged',
+    (set) => {
+      const text = JSON.stringify(made(set));
+      expect(readDocumentText(text)).toEqual({ ok: true, document: made(set) });
+    },
+  );
+  it('the demo workshop’s files are sound', () => {
+    const folder = new URL('../../../../demo/', import.meta.url);
+    const files = readdirSync(folder).filter((name) => name.endsWith('.larchwood.json'));
+    expect(files.length).toBeGreaterThanOrEqual(2);
+    for (const file of files) {
+      const read = readDocumentText(readFileSync(new URL(file, folder), 'utf8'));
+      expect(read.ok && planBuild(read.document).ok, file).toBe(true);
+    }
+  });
+  it('the published schema is the one that is checked', () => {
+    const published = JSON.parse(
+      readFileSync(new URL('../../../../docs/larchwood-build-1.schema.json', import.meta.url), 'utf8'),
+    ) as unknown;
+    expect(published).toEqual(JSON.parse(JSON.stringify(BuildSchema)));
+  });
+});
+
+describe('bad documents are refused with the path of each fault', () => {
+  it.each([
+    ['a wrong type', '/stance/held/reach', 'long'],
+    ['a missing field', '/wheels/front', undefined],
+    ['an unknown field', '/colour', 'red'],
+    ['an unknown field deep down', '/frame/members/2/paint', 1],
+    ['a form that is not one', '/wheels/rear/by', 'guess'],
+    ['an absurd size', '/frame/sections/0/diameter', 1e7],
+    ['a number that is not one', '/paper/thickness', null],
+    ['a node that is not there', '/frame/members/3/nodes/0', 'nowhere'],
+    ['a host that is not there', '/frame/members/3/ends/end/hosts/1/member', 'ghost'],
+    ['an id used twice', '/frame/nodes/1/id', 'shellLeft'],
+    ['a dimension of another kind', '/stance/held/swingArm', 500],
+    ['another format', '/format', 'other'],
+    ['a scale upside down', '/fixture/profile/axes/0/low', 900],
+  ])('%s', (_, path, value) => {
+    expect(broken(path, value).map((fault) => fault.path)).toContain(path);
+  });
+  it('a field missing from a chosen form', () => {
+    expect(broken('/wheels/rear', { by: 'diameter', width: 30, sag: 0 }).map((fault) => fault.path)).toEqual([
+      '/wheels/rear/diameter',
+    ]);
+  });
+  it('a newer version is refused in words', () => {
+    expect(broken('/version', 7)).toEqual([{ path: '/version', message: expect.stringContaining('newer') }]);
+  });
+  it.each([null, 4, 'x', [], [1, 2]])('%j is no build', (value) => expect(faultsOf(value).length).toBe(1));
+  it('rubbish text, and 20 MB of it, is refused without a throw', () => {
+    expect(readDocumentText('{"format": "larchwood-build", ').ok).toBe(false);
+    expect(readDocumentText('x'.repeat(20 * 1024 * 1024))).toMatchObject({
+      ok: false,
+      faults: [{ path: '/', message: expect.stringContaining('20.0 MB') }],
+    });
+  });
+  it('a million faults give a list that ends', () => {
+    expect(
+      broken(
+        '/frame/nodes',
+        Array.from({ length: 900 }, () => ({})),
+      ).length,
+    ).toBeLessThanOrEqual(50);
+  });
+});
+
+describe('the catalogue', () => {
+  it('has words, with units, for every finding the core can tell', () => {
+    const folder = new URL('../', import.meta.url);
+    const files = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((name) =>
+      /findings\.ts$|frame\.ts$/.test(name),
+    );
+    const told = files.flatMap((file) =>
+      [
+        ...readFileSync(new URL(file, folder), 'utf8').matchAll(
+          /(?:tell\(|code: )(?:left < 0 \? )?'([a-z-]+)'/g,
+        ),
+      ].map((match) => match[1]!),
+    );
+    expect(told.length).toBeGreaterThan(15);
+    expect(told.filter((code) => !FINDING_CODES.includes(code))).toEqual([]);
+    for (const code of FINDING_CODES) {
+      const words = findingText(
+        { code, severity: 'look', where: { station: 'joints', ref: '' }, values: {} },
+        { length: 'mm', denominator: 16 },
+      );
+      expect(words.title.length * words.remedies.length).toBeGreaterThan(0);
+    }
+  });
+});

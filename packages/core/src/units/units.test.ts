@@ -1,0 +1,87 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { editableAngle, formatAngle, parseAngle } from './angle.js';
+import { editableLength, formatLength, parseLength, type LengthDisplay } from './length.js';
+
+const read = (text: string, unit: 'mm' | 'inch' | 'fraction' = 'mm') => {
+  const result = parseLength(text, unit);
+  return result.ok ? result.value : result.message;
+};
+
+describe('typed lengths', () => {
+  // The forms listed in the handbook's conventions; values by arithmetic, 1 in = 25.4 mm exactly.
+  it.each([
+    ['25 1/2', 647.7],
+    ['25-1/2"', 647.7],
+    ['3/16"', 4.7625],
+    ['648mm', 648],
+    ['64.8 cm', 648],
+    [`2' 1.5"`, 647.7],
+    ['1 m', 1000],
+    ['25½', 647.7],
+    ['−12', -12],
+    ['25,4', 25.4],
+    ['.083 in', 2.1082],
+  ])('%s is %d mm, whatever the display unit', (text, millimetres) => {
+    expect(read(text, 'mm')).toBeCloseTo(millimetres, 9);
+  });
+
+  it('takes a bare decimal in the build’s own unit', () => {
+    expect(read('25', 'mm')).toBe(25);
+    expect(read('.083', 'inch')).toBeCloseTo(2.1082, 9);
+    expect(read('648mm', 'fraction')).toBe(648);
+  });
+
+  it.each(['', 'abc', '12 apples', '1,080', '3/0', '2 5/4', '--3', '1.2.3', '12 mm mm'])(
+    'refuses “%s” in words',
+    (text) => {
+      expect(read(text)).toBeTypeOf('string');
+    },
+  );
+
+  it('sets fractions reduced, to the finest shown', () => {
+    const display: LengthDisplay = { length: 'fraction', denominator: 32 };
+    expect(formatLength(647.7, display)).toBe('25 1/2 in');
+    expect(formatLength(-4.7625, display)).toBe('−3/16 in');
+    expect(formatLength(25.39, display)).toBe('1 in');
+    expect(formatLength(-0.1, display)).toBe('0 in');
+  });
+
+  it('reads back what an edit field shows, in every unit', () => {
+    const displays: LengthDisplay[] = [
+      { length: 'mm', denominator: 16 },
+      { length: 'inch', denominator: 16 },
+      { length: 'fraction', denominator: 64 },
+    ];
+    fc.assert(
+      fc.property(
+        fc.double({ min: -3000, max: 3000, noNaN: true }),
+        fc.constantFrom(...displays),
+        (value, display) => {
+          const back = parseLength(editableLength(value, display), display.length);
+          return back.ok && Math.abs(back.value - value) < 1e-6;
+        },
+      ),
+    );
+  });
+});
+
+describe('typed angles', () => {
+  it.each([
+    ['72.5', 72.5],
+    ['72,5°', 72.5],
+    ['72 deg', 72],
+    [`72° 30'`, 72.5],
+    ['-3', -3],
+  ])('%s', (text, degrees) => expect(parseAngle(text)).toEqual({ ok: true, value: degrees }));
+
+  it.each(['', 'steep', `72° 75'`, '7..2'])('refuses “%s”', (text) =>
+    expect(parseAngle(text).ok).toBe(false),
+  );
+
+  it('shows no more than is worth showing, and never a minus nought', () => {
+    expect(formatAngle(72.50001)).toBe('72.5°');
+    expect(formatAngle(-0.001)).toBe('0°');
+    expect(Number(editableAngle(71.123456789))).toBeCloseTo(71.123456789, 9);
+  });
+});

@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test';
+
+const port = 4199;
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results/whole',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: false,
+  retries: 0,
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    acceptDownloads: true,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-background-networking'],
+    },
+  },
+  webServer: {
+    command: 'node apps/server/dist/main.js --demo',
+    url: `http://127.0.0.1:${port}/api/builds`,
+    env: { LARCHWOOD_PORT: String(port), LARCHWOOD_DATABASE: `test-results/whole-${Date.now()}.sqlite` },
+    reuseExistingServer: false,
+  },
+});
