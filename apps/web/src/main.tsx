@@ -6,11 +6,6 @@ import { Toaster } from 'sonner';
 import './styles.css';
 import { BuildPage } from './editor/BuildPage';
 import { StanceStation } from './stations/stance/StanceStation';
-import { TubesStation } from './stations/tubes/TubesStation';
-import { JointsStation } from './stations/joints/JointsStation';
-import { PatternsStation } from './stations/patterns/PatternsStation';
-import { FixtureStation } from './stations/fixture/FixtureStation';
-import { HistoryStation } from './stations/history/HistoryStation';
 import { WorkshopPage } from './workshop/WorkshopPage';
 import { LostPage } from './parts/LostPage';
 
@@ -22,11 +17,39 @@ const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="stance" replace /> },
       { path: 'stance', element: <StanceStation /> },
-      { path: 'tubes', element: <TubesStation /> },
-      { path: 'joints', element: <JointsStation /> },
-      { path: 'patterns', element: <PatternsStation /> },
-      { path: 'fixture', element: <FixtureStation /> },
-      { path: 'history', element: <HistoryStation /> },
+      {
+        path: 'tubes',
+        lazy: () =>
+          import('./stations/tubes/TubesStation').then(({ TubesStation }) => ({ Component: TubesStation })),
+      },
+      {
+        path: 'joints',
+        lazy: () =>
+          import('./stations/joints/JointsStation').then(({ JointsStation }) => ({
+            Component: JointsStation,
+          })),
+      },
+      {
+        path: 'patterns',
+        lazy: () =>
+          import('./stations/patterns/PatternsStation').then(({ PatternsStation }) => ({
+            Component: PatternsStation,
+          })),
+      },
+      {
+        path: 'fixture',
+        lazy: () =>
+          import('./stations/fixture/FixtureStation').then(({ FixtureStation }) => ({
+            Component: FixtureStation,
+          })),
+      },
+      {
+        path: 'history',
+        lazy: () =>
+          import('./stations/history/HistoryStation').then(({ HistoryStation }) => ({
+            Component: HistoryStation,
+          })),
+      },
     ],
   },
   { path: '*', element: <LostPage /> },

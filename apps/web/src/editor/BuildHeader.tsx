@@ -1,13 +1,13 @@
 import { Download, Redo2, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { documentFileName, documentText } from '@larchwood/core';
+import { documentFileName, documentText, type BuildDocument } from '@larchwood/core';
 import { Button, IconButton } from '../parts/Button';
 import { Choice } from '../parts/Choice';
 import { download } from '../parts/download';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';
-import { useEditor } from './editor';
+import { useEditor, type Editor } from './editor';
 
 const UNITS = [
   { value: 'mm', label: 'mm' },
@@ -18,33 +18,67 @@ const UNITS = [
 ];
 
 export function BuildHeader() {
-  const { build, document, edit, settle, undo, redo, canUndo, canRedo } = useEditor();
-  const navigate = useNavigate();
-  const { length, denominator } = document.units;
-  const setUnits = (value: string) => {
-    const [unit, finest] = value.split('-') as ['mm' | 'inch' | 'fraction', string | undefined];
-    edit('units', (before) => ({
-      ...before,
-      units: {
-        length: unit,
-        denominator: finest ? (Number(finest) as 16 | 32 | 64) : before.units.denominator,
-      },
-    }));
-    settle();
-  };
+  const { build, document, present, edit, settle, undo, redo, canUndo, canRedo } = useEditor();
   return (
     <header className="flex h-11 shrink-0 items-center border-b-2 border-ink max-[900px]:h-auto max-[900px]:flex-wrap">
-      <Link
-        to="/"
-        className="flex h-full w-44 shrink-0 items-center gap-2 pl-4 text-[17px] font-bold"
-        title="To the workshop"
-      >
-        <Larch size={22} /> Larchwood
-      </Link>
+      <Home />
       <BuildName />
       <span className="caption ml-3 whitespace-nowrap">revision {build.revision}</span>
       <div className="flex-1" />
       <SaveMark />
+      <Tools
+        id={build.id}
+        units={document.units}
+        {...{ present, edit, settle, undo, redo, canUndo, canRedo }}
+      />
+    </header>
+  );
+}
+
+const Home = memo(function Home() {
+  return (
+    <Link
+      to="/"
+      className="flex h-full w-44 shrink-0 items-center gap-2 pl-4 text-[17px] font-bold"
+      title="To the workshop"
+    >
+      <Larch size={22} /> Larchwood
+    </Link>
+  );
+});
+
+interface ToolsProps extends Pick<
+  Editor,
+  'present' | 'edit' | 'settle' | 'undo' | 'redo' | 'canUndo' | 'canRedo'
+> {
+  readonly id: string;
+  readonly units: BuildDocument['units'];
+}
+
+const Tools = memo(function Tools({
+  id,
+  units,
+  present,
+  edit,
+  settle,
+  undo,
+  redo,
+  canUndo,
+  canRedo,
+}: ToolsProps) {
+  const navigate = useNavigate();
+  const setUnits = (value: string) => {
+    const [length, finest] = value.split('-') as [BuildDocument['units']['length'], string | undefined];
+    edit('units', (before) => ({
+      ...before,
+      units: { length, denominator: finest ? (Number(finest) as 16 | 32 | 64) : before.units.denominator },
+    }));
+    settle();
+  };
+  const exportFile = () =>
+    download(documentText(present()), 'application/json', documentFileName(present().name));
+  return (
+    <>
       <div className="mx-2 flex">
         <IconButton name="Undo" disabled={!canUndo} onClick={undo}>
           <Undo2 size={17} aria-hidden />
@@ -52,28 +86,23 @@ export function BuildHeader() {
         <IconButton name="Redo" disabled={!canRedo} onClick={redo}>
           <Redo2 size={17} aria-hidden />
         </IconButton>
-        <IconButton
-          name="Export as a file"
-          onClick={() =>
-            download(documentText(document), 'application/json', documentFileName(document.name))
-          }
-        >
+        <IconButton name="Export as a file" onClick={exportFile}>
           <Download size={17} aria-hidden />
         </IconButton>
         <ThemeButton />
       </div>
       <Choice
         label="Display units"
-        value={length === 'fraction' ? `fraction-${denominator}` : length}
+        value={units.length === 'fraction' ? `fraction-${units.denominator}` : units.length}
         groups={[{ options: UNITS }]}
         onChange={setUnits}
       />
-      <Button className="mx-3" onClick={() => navigate(`/builds/${build.id}/patterns`)}>
+      <Button className="mx-3" onClick={() => navigate(`/builds/${id}/patterns`)}>
         Print patterns
       </Button>
-    </header>
+    </>
   );
-}
+});
 
 /** The name, changed where it stands. */
 function BuildName() {

@@ -60,6 +60,7 @@ export function EditorProvider({ build, unsaved, children }: Props) {
   const editor: Editor = {
     build: saved,
     document,
+    present: session.present,
     plan,
     refusals,
     edit: session.edit,

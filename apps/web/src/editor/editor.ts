@@ -19,6 +19,8 @@ export interface Compared {
 export interface Editor {
   readonly build: StoredBuild;
   readonly document: BuildDocument;
+  /** The document at the moment of asking, for what is done on a press and need not be drawn. */
+  readonly present: () => BuildDocument;
   readonly plan: Plan | undefined;
   /** Why the document as it stands has no plan; empty when it has one. */
   readonly refusals: readonly Refusal[];

@@ -37,6 +37,7 @@ export class Session {
     return () => this.listeners.delete(listener);
   };
   readonly now = (): Moment => this.moment;
+  readonly present = (): BuildDocument => this.moment.history.present;
 
   /**
    * Takes a change if a vehicle comes of it; else says why not, about the place `at` when that is among the reasons.

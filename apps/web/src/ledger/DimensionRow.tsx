@@ -1,5 +1,6 @@
-import { formatAngle, type Dimension } from '@larchwood/core';
-import { useEditor } from '../editor/editor';
+import { memo } from 'react';
+import { formatAngle, type Band, type Dimension, type LengthDisplay } from '@larchwood/core';
+import { useEditor, type Editor } from '../editor/editor';
 import { Length } from '../parts/Figure';
 import { Peg } from '../parts/Marks';
 import { exchangeHeld, holdDimension } from '../stations/stance/hold';
@@ -9,11 +10,44 @@ import { Why } from './Why';
 /** One dimension in the ledger: peg, name, and its figure: a field when held, plain when it follows. */
 export function DimensionRow({ dimension }: { readonly dimension: Dimension }) {
   const { document, plan, edit, active, setActive } = useEditor();
-  const { id, name, quantity, role } = dimension;
-  const held = id in document.stance.held;
+  const { id } = dimension;
   const value = document.stance.held[id] ?? plan?.stance.values[id];
   if (value === undefined) return null;
-  const lit = active === id;
+  return (
+    <RowView
+      dimension={dimension}
+      value={value}
+      held={id in document.stance.held}
+      lit={active === id}
+      band={plan?.stance.bands[id]}
+      units={document.units}
+      edit={edit}
+      setActive={setActive}
+    />
+  );
+}
+
+interface RowViewProps extends Pick<Editor, 'edit' | 'setActive'> {
+  readonly dimension: Dimension;
+  readonly value: number;
+  readonly held: boolean;
+  readonly lit: boolean;
+  readonly band: Band | undefined;
+  readonly units: LengthDisplay;
+}
+
+/** Drawn again only when what it shows changes. */
+const RowView = memo(function RowView({
+  dimension,
+  value,
+  held,
+  lit,
+  band,
+  units,
+  edit,
+  setActive,
+}: RowViewProps) {
+  const { id, name, quantity, role } = dimension;
   return (
     <div
       className={`flex min-h-[27px] items-start gap-2 px-4 py-[1px] ${lit ? 'bg-larch-wash' : ''}`}
@@ -39,7 +73,7 @@ export function DimensionRow({ dimension }: { readonly dimension: Dimension }) {
         )}
       </span>
       <span className={`flex min-h-6 min-w-0 flex-1 items-center ${held ? '' : 'text-quiet'}`}>
-        <Why dimension={dimension} band={plan?.stance.bands[id]} display={document.units} />
+        <Why dimension={dimension} band={band} display={units} />
       </span>
       {held ? (
         <QuantityField
@@ -55,13 +89,13 @@ export function DimensionRow({ dimension }: { readonly dimension: Dimension }) {
           {quantity === 'angle' ? (
             <span className="figure">{formatAngle(value, 1, true)}</span>
           ) : (
-            <Length mm={value} display={document.units} unit={false} />
+            <Length mm={value} display={units} unit={false} />
           )}
           <span className="ml-1 w-6 text-[0.8em]">
-            {quantity === 'angle' ? '°' : document.units.length === 'mm' ? 'mm' : 'in'}
+            {quantity === 'angle' ? '°' : units.length === 'mm' ? 'mm' : 'in'}
           </span>
         </span>
       )}
     </div>
   );
-}
+});

@@ -1,5 +1,6 @@
-import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useCallback, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import {
+  type LengthDisplay,
   editableAngle,
   editableLength,
   formatAngle,
@@ -8,10 +9,10 @@ import {
   parseLength,
   type Result,
 } from '@larchwood/core';
-import { useEditor } from '../editor/editor';
+import { useEditor, type Draft, type Editor } from '../editor/editor';
 import { Length } from '../parts/Figure';
 
-interface Props {
+export interface QuantityFieldProps {
   /** Names the value in the document; what is typed is kept under it. */
   readonly field: string;
   readonly label: string;
@@ -35,7 +36,42 @@ const FRACTIONS_OF_INCH = 25.4 / 32;
  * A dimension to type or to nudge. Every unit may be typed. What cannot be taken stays in the field with the reason, and
  * comes back with it when the station is opened again; Escape returns to the value before.
  */
-export function QuantityField({
+export function QuantityField(props: QuantityFieldProps) {
+  const { document, drafts, setDraft, settle } = useEditor();
+  const onCommit = useLatest(props.onCommit);
+  const onActive = useLatest(props.onActive ?? nothing);
+  const draft = drafts[props.field];
+  return (
+    <Field
+      {...props}
+      onCommit={onCommit}
+      onActive={onActive}
+      draft={draft}
+      units={document.units}
+      setDraft={setDraft}
+      settle={settle}
+    />
+  );
+}
+
+const nothing = () => undefined;
+
+/** One function for good that does what the newest one does, so that a new closure alone redraws nothing. */
+function useLatest<A extends unknown[], R>(newest: (...given: A) => R): (...given: A) => R {
+  const held = useRef(newest);
+  useLayoutEffect(() => {
+    held.current = newest;
+  });
+  return useCallback((...given: A) => held.current(...given), []);
+}
+
+interface FieldProps extends QuantityFieldProps, Pick<Editor, 'setDraft' | 'settle'> {
+  readonly draft: Draft | undefined;
+  readonly units: LengthDisplay;
+}
+
+/** Drawn again only when what it shows changes, so that one edit does not redraw every field of the ledger. */
+const Field = memo(function Field({
   field,
   label,
   quantity,
@@ -47,16 +83,17 @@ export function QuantityField({
   showMessage = true,
   compact = false,
   onActive,
-}: Props) {
-  const { document, drafts, setDraft, settle } = useEditor();
+  draft,
+  units,
+  setDraft,
+  settle,
+}: FieldProps) {
   const [editing, setEditing] = useState(false);
   const before = useRef(value);
   const givenUp = useRef(false);
   const entering = useRef(false);
   const input = useRef<HTMLInputElement>(null);
   const messageId = useId();
-  const draft = drafts[field];
-  const { units } = document;
   const editable = () => (quantity === 'angle' ? editableAngle(value) : editableLength(value, units));
   const shown =
     quantity === 'angle'
@@ -139,8 +176,8 @@ export function QuantityField({
             autoComplete="off"
             spellCheck={false}
             value={text}
-            size={Math.max(compact ? 2 : 4, text.length)}
-            className={`figure min-w-0 border bg-transparent px-1 text-right font-semibold field-sizing-content hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
+            style={{ width: `calc(${Math.max(compact ? 2 : 4, text.length)}ch + 10px)` }}
+            className={`figure min-w-0 border bg-transparent px-1 text-right font-semibold hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
               message === undefined ? 'border-transparent' : 'border-brick'
             } ${typeset ? 'text-transparent' : ''}`}
             onFocus={() => {
@@ -173,4 +210,4 @@ export function QuantityField({
       )}
     </span>
   );
-}
+});

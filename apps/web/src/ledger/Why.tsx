@@ -1,4 +1,5 @@
 import { Popover } from 'radix-ui';
+import { memo } from 'react';
 import type { Band, Dimension, LengthDisplay } from '@larchwood/core';
 import { Measure } from '../parts/Figure';
 
@@ -9,7 +10,7 @@ interface Props {
 }
 
 /** A dimension's name; pressed, it explains itself. */
-export function Why({ dimension, band, display }: Props) {
+export const Why = memo(function Why({ dimension, band, display }: Props) {
   return (
     <Popover.Root>
       <Popover.Trigger className="min-w-0 text-left decoration-quiet decoration-dotted underline-offset-4 hover:underline">
@@ -44,4 +45,4 @@ export function Why({ dimension, band, display }: Props) {
       </Popover.Portal>
     </Popover.Root>
   );
-}
+});

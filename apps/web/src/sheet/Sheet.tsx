@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { memo, useEffect, useRef, useState, type ReactNode } from 'react';
 import type { Plan } from '@larchwood/core';
 import { formatLength } from '@larchwood/core';
 import { barLength, fitView, type View } from './view';
@@ -30,9 +30,16 @@ export function Sheet({ plan, title, drawing, overlay, note, ground = true }: Pr
   const view = fitView(plan, size.width, size.height);
   const bar = barLength(view);
   const barPixels = bar * view.scale;
-  const grid = 100 * view.scale;
   return (
     <div ref={frame} className="relative h-full min-h-80 w-full overflow-hidden bg-sheet">
+      <Paper
+        width={size.width}
+        height={size.height}
+        grid={100 * view.scale}
+        x={view.x(0)}
+        y={view.y(0)}
+        ground={ground}
+      />
       <svg
         width={size.width}
         height={size.height}
@@ -40,35 +47,6 @@ export function Sheet({ plan, title, drawing, overlay, note, ground = true }: Pr
         role="img"
         aria-label={`${title}, drawn to scale`}
       >
-        <defs>
-          <pattern
-            id="ruled"
-            width={grid}
-            height={grid}
-            x={view.x(0)}
-            y={view.y(0)}
-            patternUnits="userSpaceOnUse"
-          >
-            <path d={`M${grid} 0H0V${grid}`} fill="none" stroke="var(--grid)" strokeWidth="1" />
-          </pattern>
-          <pattern id="earth" width="9" height="9" patternUnits="userSpaceOnUse">
-            <path d="M0 9L9 0" stroke="var(--quiet)" strokeWidth="0.8" />
-          </pattern>
-        </defs>
-        <rect width={size.width} height={size.height} fill="url(#ruled)" />
-        {ground && (
-          <>
-            <rect x={14} y={view.y(0)} width={size.width - 28} height={7} fill="url(#earth)" />
-            <line
-              x1={14}
-              x2={size.width - 14}
-              y1={view.y(0)}
-              y2={view.y(0)}
-              stroke="var(--ink)"
-              strokeWidth="1.75"
-            />
-          </>
-        )}
         {drawing(view)}
       </svg>
       {overlay?.(view)}
@@ -93,3 +71,32 @@ export function Sheet({ plan, title, drawing, overlay, note, ground = true }: Pr
     </div>
   );
 }
+
+interface PaperProps {
+  readonly width: number;
+  readonly height: number;
+  readonly grid: number;
+  readonly x: number;
+  readonly y: number;
+  readonly ground: boolean;
+}
+
+/** Ruled paper and the ground. On a layer of its own and seldom drawn, since most edits leave it as it is. */
+const Paper = memo(function Paper({ width, height, grid, x, y, ground }: PaperProps) {
+  const lines: string[] = [];
+  for (let at = x % grid; at < width; at += grid) lines.push(`M${at.toFixed(1)} 0V${height}`);
+  for (let at = y % grid; at < height; at += grid) lines.push(`M0 ${at.toFixed(1)}H${width}`);
+  const earth: string[] = [];
+  for (let at = 16; at < width - 22; at += 9) earth.push(`M${at} ${y + 7}L${at + 6} ${y + 1}`);
+  return (
+    <svg width={width} height={height} className="absolute inset-0 will-change-transform" aria-hidden>
+      <path d={lines.join('')} stroke="var(--grid)" fill="none" />
+      {ground && (
+        <>
+          <path d={earth.join('')} stroke="var(--quiet)" strokeWidth="0.8" fill="none" />
+          <path d={`M14 ${y}H${width - 14}`} stroke="var(--ink)" strokeWidth="1.75" />
+        </>
+      )}
+    </svg>
+  );
+});

@@ -16,6 +16,10 @@ export interface View {
 /** Room round the vehicle for its dimensions, px. */
 const MARGIN = { left: 34, right: 74, top: 92, bottom: 96 };
 
+/** The room given to the vehicle grows in these steps, mm, so that the drawing holds still while a dimension is nudged. */
+const STEADY = 60;
+const upTo = (length: number): number => Math.ceil(length / STEADY) * STEADY;
+
 /** Fits the whole vehicle on the sheet, standing on its ground line. */
 export function fitView(plan: Plan, width: number, height: number): View {
   const points = Object.values(plan.stance.points);
@@ -24,9 +28,9 @@ export function fitView(plan: Plan, width: number, height: number): View {
     front: plan.stance.points.frontAxle ?? [0, 0, 0],
     rear: plan.stance.points.rearAxle ?? [0, 0, 0],
   };
-  const left = Math.min(axles.rear[0] - rear.radius, ...points.map((point) => point[0]));
-  const right = Math.max(axles.front[0] + front.radius, ...points.map((point) => point[0]));
-  const top = Math.max(2 * rear.radius, 2 * front.radius, ...points.map((point) => point[2]));
+  const left = -upTo(-Math.min(axles.rear[0] - rear.radius, ...points.map((point) => point[0])));
+  const right = upTo(Math.max(axles.front[0] + front.radius, ...points.map((point) => point[0])));
+  const top = upTo(Math.max(2 * rear.radius, 2 * front.radius, ...points.map((point) => point[2])));
   const room = {
     width: Math.max(60, width - MARGIN.left - MARGIN.right),
     height: Math.max(60, height - MARGIN.top - MARGIN.bottom),

@@ -1,4 +1,5 @@
 import { Check, Minus, Triangle } from 'lucide-react';
+import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { useEditor } from '../editor/editor';
 import { GROUPS, stateOf, STATIONS } from './stations';
@@ -15,27 +16,34 @@ export function StationList() {
       {GROUPS.map((group) => (
         <div key={group} className="mb-4 max-[900px]:mb-0 max-[900px]:inline-block">
           <div className="caption px-4 pb-1 max-[900px]:hidden">{group}</div>
-          {STATIONS.filter((station) => station.group === group).map(({ id, name }) => {
-            const { is, count } = stateOf(plan, id);
-            return (
-              <NavLink
-                key={id}
-                to={`/builds/${build.id}/${id}`}
-                className={({ isActive }) =>
-                  `flex min-h-[30px] items-center gap-3 border-l-4 pr-4 pl-3 max-[900px]:inline-flex max-[900px]:min-h-11 ${isActive ? 'border-larch bg-sheet font-bold' : 'border-transparent hover:bg-sheet'}`
-                }
-              >
-                {is === 'settled' && <Check size={15} aria-hidden className="text-spruce" />}
-                {is === 'findings' && <Triangle size={14} aria-hidden className="text-larch" />}
-                {is === 'none' && <Minus size={15} aria-hidden className="text-quiet" />}
-                <span className="flex-1">{name}</span>
-                <span className="sr-only">{WORD[is]}</span>
-                {count > 0 && <span className="figure text-[13px] font-bold text-larch-text">{count}</span>}
-              </NavLink>
-            );
-          })}
+          {STATIONS.filter((station) => station.group === group).map(({ id, name }) => (
+            <StationLink key={id} to={`/builds/${build.id}/${id}`} name={name} {...stateOf(plan, id)} />
+          ))}
         </div>
       ))}
     </nav>
   );
 }
+
+interface StationLinkProps extends ReturnType<typeof stateOf> {
+  readonly to: string;
+  readonly name: string;
+}
+
+const StationLink = memo(function StationLink({ to, name, is, count }: StationLinkProps) {
+  return (
+    <NavLink
+      to={to}
+      className={({ isActive }) =>
+        `flex min-h-[30px] items-center gap-3 border-l-4 pr-4 pl-3 max-[900px]:inline-flex max-[900px]:min-h-11 ${isActive ? 'border-larch bg-sheet font-bold' : 'border-transparent hover:bg-sheet'}`
+      }
+    >
+      {is === 'settled' && <Check size={15} aria-hidden className="text-spruce" />}
+      {is === 'findings' && <Triangle size={14} aria-hidden className="text-larch" />}
+      {is === 'none' && <Minus size={15} aria-hidden className="text-quiet" />}
+      <span className="flex-1">{name}</span>
+      <span className="sr-only">{WORD[is]}</span>
+      {count > 0 && <span className="figure text-[13px] font-bold text-larch-text">{count}</span>}
+    </NavLink>
+  );
+});

@@ -1,4 +1,4 @@
-import { add, along, cross, dot, squareTo, subtract, unit, type Vector } from '../vector/vector.js';
+import { along, cross, dot, squareTo, subtract, unit, type Vector } from '../vector/vector.js';
 
 /** An unending round host: a point on its axis, the axis, the radius; and the stretch of axis that is really there. */
 export interface HostCylinder {
@@ -15,32 +15,51 @@ export interface Hit {
   readonly within: boolean;
 }
 
+/** The wall of the tube that is cut: rays run along `outward`, from a circle round `centre`. */
+export interface Wall {
+  readonly centre: Vector;
+  readonly outward: Vector;
+  /** Unit vectors square to `outward`: towards the match line, and outward x that. */
+  readonly side: Vector;
+  readonly across: Vector;
+}
+
+/** The first surface of a host met by the wall line at `radius` and an angle (its cosine and sine), or undefined. */
+export type Cast = (radius: number, cosine: number, sine: number, behind: number) => Hit | undefined;
+
 /**
- * A bundle of rays with one direction, cast at one host. The parts of the quadratic that do not depend on the ray's
- * start are worked out once, since a cope casts hundreds of wall lines at the same host.
- * @param direction unit vector of every ray
- * @returns cast(from): the first surface met by the ray from that point at or after `behind` (a distance along the ray),
- *   or undefined when it misses. Source: ray and cylinder, plane trigonometry square to the host's axis.
+ * Casts wall lines at one host. A cope casts hundreds of them, so everything that does not depend on the line is worked
+ * out once, in the wall's own frame; what is left is a dozen multiplications and a root.
+ * A surface further back than `behind` (a distance along the ray) is not met: the tube's body begins there.
+ * Source: ray and cylinder, plane trigonometry square to the host's axis.
  */
-export function caster(
-  host: HostCylinder,
-  direction: Vector,
-): (from: Vector, behind: number) => Hit | undefined {
-  const slope = dot(direction, host.axis);
-  const sine = 1 - slope * slope;
-  return (from, behind) => {
-    if (sine < 1e-12) return undefined;
-    const wx = from[0] - host.point[0];
-    const wy = from[1] - host.point[1];
-    const wz = from[2] - host.point[2];
-    const rise = wx * host.axis[0] + wy * host.axis[1] + wz * host.axis[2];
-    const half = wx * direction[0] + wy * direction[1] + wz * direction[2] - rise * slope;
-    const rest = wx * wx + wy * wy + wz * wz - rise * rise - host.radius * host.radius;
-    const square = half * half - sine * rest;
+export function caster(host: HostCylinder, wall: Wall): Cast {
+  const slope = dot(wall.outward, host.axis);
+  const sine2 = 1 - slope * slope;
+  const away = subtract(wall.centre, host.point);
+  const rise = {
+    centre: dot(away, host.axis),
+    side: dot(wall.side, host.axis),
+    across: dot(wall.across, host.axis),
+  };
+  const from = {
+    outward: dot(away, wall.outward),
+    side: dot(away, wall.side),
+    across: dot(away, wall.across),
+  };
+  const constant = dot(away, away) - host.radius * host.radius;
+  return (radius, cosine, sine, behind) => {
+    if (sine2 < 1e-12) return undefined;
+    const c = radius * cosine;
+    const s = radius * sine;
+    const height = rise.centre + c * rise.side + s * rise.across;
+    const half = from.outward - height * slope;
+    const rest = constant + 2 * (c * from.side + s * from.across) + radius * radius - height * height;
+    const square = half * half - sine2 * rest;
     if (square < 0) return undefined;
-    const at = (-half - Math.sqrt(square)) / sine;
+    const at = (-half - Math.sqrt(square)) / sine2;
     if (at < behind) return undefined;
-    const station = rise + at * slope;
+    const station = height + at * slope;
     return { at, within: station >= -1e-9 && station <= host.length + 1e-9 };
   };
 }
@@ -72,20 +91,4 @@ export function crossing(node: Vector, outward: Vector, host: HostCylinder): Cro
   const nearest = along(host.point, host.axis, station);
   const offset = dot(subtract(nearest, along(node, outward, at)), cross(outward, acuteSide));
   return { at, includedAngle: (Math.acos(Math.min(1, Math.abs(slope))) * 180) / Math.PI, acuteSide, offset };
-}
-
-/** Point on the wall of a tube: `centre + radius (cos a side + sin a (outward x side))`. */
-export function wallPoint(
-  centre: Vector,
-  side: Vector,
-  across: Vector,
-  radius: number,
-  cosine: number,
-  sine: number,
-): Vector {
-  return add(centre, [
-    radius * (cosine * side[0] + sine * across[0]),
-    radius * (cosine * side[1] + sine * across[1]),
-    radius * (cosine * side[2] + sine * across[2]),
-  ]);
 }

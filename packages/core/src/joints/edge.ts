@@ -1,8 +1,11 @@
-import { caster, wallPoint, type HostCylinder } from './cast.js';
+import { toRadians } from '../units/angle.js';
+import { caster, type HostCylinder } from './cast.js';
 import { along, cross, type Vector } from '../vector/vector.js';
 
 /** Wall lines per turn: one a degree. */
 export const WALL_LINES = 360;
+const COSINES = Array.from({ length: WALL_LINES }, (_, degrees) => Math.cos(toRadians(degrees)));
+const SINES = Array.from({ length: WALL_LINES }, (_, degrees) => Math.sin(toRadians(degrees)));
 
 export interface Extreme {
   /** Along the outward axis from the cutter centre; mm, negative towards the tube's body. */
@@ -41,16 +44,19 @@ export interface EdgeInput {
  * Exact for round hosts of any number, angle and offset.
  */
 export function castEdge(input: EdgeInput): Edge {
-  const across = cross(input.outward, input.matchSide);
-  const casters = input.hosts.map((host) => caster(host, input.outward));
+  const wall = {
+    centre: input.centre,
+    outward: input.outward,
+    side: input.matchSide,
+    across: cross(input.outward, input.matchSide),
+  };
+  const casters = input.hosts.map((host) => caster(host, wall));
   let pastHostEnd = 0;
-  const wallLine = (radius: number, degrees: number, count = false): number | null => {
-    const angle = (degrees * Math.PI) / 180;
-    const from = wallPoint(input.centre, input.matchSide, across, radius, Math.cos(angle), Math.sin(angle));
+  const wallLine = (radius: number, cosine: number, sine: number, count: boolean): number | null => {
     let real: number | null = null;
     let beyond: number | null = null;
     for (const cast of casters) {
-      const hit = cast(from, -input.body);
+      const hit = cast(radius, cosine, sine, -input.body);
       if (!hit) continue;
       if (hit.within) real = real === null ? hit.at : Math.min(real, hit.at);
       else beyond = beyond === null ? hit.at : Math.min(beyond, hit.at);
@@ -58,9 +64,14 @@ export function castEdge(input: EdgeInput): Edge {
     if (count && real === null && beyond !== null) pastHostEnd += 1;
     return real ?? beyond;
   };
-  const outer = everyDegree((degrees) => wallLine(input.outerRadius, degrees, true));
-  const inner = everyDegree((degrees) => wallLine(input.innerRadius, degrees));
-  const at = (degrees: number) => wallLine(input.outerRadius, degrees);
+  const outer = everyDegree((degrees) =>
+    wallLine(input.outerRadius, COSINES[degrees]!, SINES[degrees]!, true),
+  );
+  const inner = everyDegree((degrees) =>
+    wallLine(input.innerRadius, COSINES[degrees]!, SINES[degrees]!, false),
+  );
+  const at = (degrees: number) =>
+    wallLine(input.outerRadius, Math.cos(toRadians(degrees)), Math.sin(toRadians(degrees)), false);
   return {
     outer,
     inner,
@@ -84,8 +95,12 @@ export function squareEdge(at: number): Edge {
   };
 }
 
-const everyDegree = <T>(at: (degrees: number) => T): T[] =>
-  Array.from({ length: WALL_LINES }, (_, degrees) => at(degrees));
+function everyDegree<T>(at: (degrees: number) => T): T[] {
+  // A counted loop: Array.from is several times slower, and this runs for every wall line of every end.
+  const values = new Array<T>(WALL_LINES);
+  for (let degrees = 0; degrees < WALL_LINES; degrees += 1) values[degrees] = at(degrees);
+  return values;
+}
 
 /** The largest (sign 1) or smallest (-1) value, found between the sampled lines by golden section; good to 1e-6 mm. */
 function extreme(
@@ -125,11 +140,12 @@ export function edgePoint(
   degrees: number,
   at: number,
 ): Vector {
-  const angle = (degrees * Math.PI) / 180;
+  const angle = toRadians(degrees);
   const across = cross(input.outward, input.matchSide);
-  return along(
-    wallPoint(input.centre, input.matchSide, across, radius, Math.cos(angle), Math.sin(angle)),
-    input.outward,
-    at,
+  const wall = along(
+    along(input.centre, input.matchSide, radius * Math.cos(angle)),
+    across,
+    radius * Math.sin(angle),
   );
+  return along(wall, input.outward, at);
 }

@@ -1,0 +1,117 @@
+import { spawn } from 'node:child_process';
+import { gzipSync } from 'node:zlib';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from '@playwright/test';
+
+const PORT = 4198;
+const ASSETS = new URL('../apps/web/dist/assets/', import.meta.url);
+
+/** First view, and the time from a key press to the redrawn sheet, in the built application. Run `npm run build` before. */
+export async function applicationInChromium(): Promise<void> {
+  const main = readdirSync(ASSETS).filter((file) => /^index-.*\.js$/.test(file));
+  for (const file of main)
+    console.log(
+      `main bundle ${file}: ${(gzipSync(readFileSync(new URL(file, ASSETS))).length / 1024).toFixed(0)} kB gzipped`,
+    );
+  const folder = mkdtempSync(join(tmpdir(), 'larchwood-bench-'));
+  const env = {
+    ...process.env,
+    LARCHWOOD_PORT: String(PORT),
+    LARCHWOOD_DATABASE: join(folder, 'bench.sqlite'),
+  };
+  const server = spawn(process.execPath, ['apps/server/dist/main.js', '--demo'], { env, stdio: 'ignore' });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  try {
+    const builds = await answering();
+    await firstView(browser, 'workshop', '/', 'table');
+    const open = `/builds/${builds[0]!.id}/stance`;
+    const page = await firstView(browser, 'open build', open, 'input[aria-label="Head angle, degrees"]');
+    await keyToRedraw(page);
+  } finally {
+    await browser.close();
+    server.kill();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** From navigation to the frame after the wanted element is there, with a cold cache each time; ms. */
+async function firstView(browser: Browser, name: string, path: string, selector: string): Promise<Page> {
+  const times: number[] = [];
+  let page: Page | undefined;
+  for (let round = 0; round < 7; round += 1) {
+    await page?.context().close();
+    page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    await page.addInitScript((wanted) => {
+      new MutationObserver((_, observer) => {
+        if (!document.querySelector(wanted)) return;
+        observer.disconnect();
+        requestAnimationFrame(() => setTimeout(() => performance.mark('first view')));
+      }).observe(document, { childList: true, subtree: true });
+    }, selector);
+    await page.goto(`http://127.0.0.1:${PORT}${path}`);
+    await page.locator(selector).waitFor();
+    await page.waitForTimeout(200);
+    times.push(await page.evaluate(() => performance.getEntriesByName('first view')[0]!.startTime));
+  }
+  console.log(
+    `first view, ${name}, cold cache: ${times.sort((a, b) => a - b)[3]!.toFixed(0)} ms median (${times.map((ms) => ms.toFixed(0)).join(', ')})`,
+  );
+  return page!;
+}
+
+/**
+ * From a key press to the redrawn document and to its frame. The first is the key's own time stamp to the end of all the
+ * work it caused; the second is the browser's Event Timing, key to next frame presented, which it rounds to 8 ms.
+ */
+async function keyToRedraw(page: Page): Promise<void> {
+  await page.getByLabel('Head angle, degrees').focus();
+  await page.evaluate(() => {
+    const work: number[] = [];
+    const shown: number[] = [];
+    Object.assign(window, { work, shown });
+    // The edit is drawn in a microtask behind the event; one queued later sees it done.
+    addEventListener('keydown', (event) =>
+      queueMicrotask(() => work.push(performance.now() - event.timeStamp)),
+    );
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) if (entry.name === 'keydown') shown.push(entry.duration);
+    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
+  });
+  const readings = new Set<string>();
+  const presses = 60;
+  for (let press = 0; press < presses; press += 1) {
+    await page.keyboard.press(press % 2 === 0 ? 'ArrowUp' : 'ArrowDown');
+    await page.waitForTimeout(50);
+    readings.add(await page.getByLabel('Readings').innerText());
+  }
+  await page.waitForTimeout(300);
+  const { work, shown } = await page.evaluate(() => {
+    const { work, shown } = window as unknown as { work: number[]; shown: number[] };
+    return { work, shown };
+  });
+  const median = (times: number[]) => [...times].sort((a, b) => a - b)[times.length >> 1] ?? 0;
+  // Presses shown in less than 16 ms are not reported by the browser: they count as 8.
+  const frames = [...shown, ...Array.from({ length: Math.max(0, presses - shown.length) }, () => 8)];
+  console.log(
+    `key to redrawn document: ${median(work).toFixed(1)} ms median, ${Math.max(...work).toFixed(1)} ms at most, of ${work.length} presses`,
+  );
+  console.log(
+    `key to frame shown, Event Timing: ${median(frames)} ms median; over 16 ms: ${frames.filter((ms) => ms > 16).length} of ${presses} (readings changed: ${readings.size > 1})`,
+  );
+}
+
+async function answering(): Promise<{ id: string }[]> {
+  for (let attempt = 0; attempt < 60; attempt += 1) {
+    try {
+      return (await (await fetch(`http://127.0.0.1:${PORT}/api/builds`)).json()) as { id: string }[];
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
+  }
+  throw new Error('The server did not answer.');
+}

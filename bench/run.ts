@@ -1,0 +1,7 @@
+import { planInNode } from './plan.js';
+import { applicationInChromium } from './browser.js';
+
+/** Speed, measured. A benchmark only: nothing passes or fails here. */
+const only = process.argv[2];
+if (only === undefined || only === 'plan') planInNode();
+if (only === undefined || only === 'browser') await applicationInChromium();
