@@ -14,6 +14,7 @@ const router = createBrowserRouter([
   {
     path: '/builds/:id',
     element: <BuildPage />,
+    hydrateFallbackElement: <p className="p-10 text-quiet">Fetching the build…</p>,
     children: [
       { index: true, element: <Navigate to="stance" replace /> },
       { path: 'stance', element: <StanceStation /> },

@@ -44,7 +44,7 @@ export interface Editor {
   /** The dimension under the pointer or in hand, lit on the drawing and in the ledger. */
   readonly active: string | undefined;
   readonly setActive: (id: string | undefined) => void;
-  /** The piece in hand. */
+  /** The piece in hand, with its end where one is meant: `downTube`, `seatstays:left/end`. */
   readonly piece: string | undefined;
   readonly setPiece: (id: string | undefined) => void;
   /** Goes on with a build as the server has it now. */
@@ -58,3 +58,6 @@ export function useEditor(): Editor {
   if (!editor) throw new Error('useEditor works inside an open build only.');
   return editor;
 }
+
+/** The member that a reference to a piece, or to one of its ends, belongs to. */
+export const memberOf = (reference: string | undefined): string | undefined => reference?.split(/[:/]/)[0];

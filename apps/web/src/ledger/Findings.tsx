@@ -1,5 +1,5 @@
 import { AlertOctagon, Info, TriangleAlert } from 'lucide-react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { findingText, type Finding, type Severity } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { Button } from '../parts/Button';
@@ -45,12 +45,15 @@ function FindingNote({
 }) {
   const { build, setActive, setPiece } = useEditor();
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const { title, text, remedies } = findingText(finding, units);
   const Shape = SHAPE[finding.severity];
+  // At the fixture the finding already stands beside its scale.
+  const elsewhere = !pathname.endsWith('/fixture');
   const show = () => {
     const { station, ref } = finding.where;
     if (station === 'stance') setActive(ref);
-    else setPiece(ref.split('/')[0]);
+    else setPiece(ref);
     void navigate(`/builds/${build.id}/${station}`);
   };
   return (
@@ -64,9 +67,11 @@ function FindingNote({
       </h3>
       <p className="text-quiet">{text}</p>
       <p className="text-[13px]">{remedies.join('. ')}.</p>
-      <Button look="link" onClick={show}>
-        Show
-      </Button>
+      {elsewhere && (
+        <Button look="link" onClick={show}>
+          Show
+        </Button>
+      )}
     </article>
   );
 }

@@ -176,7 +176,9 @@ const Field = memo(function Field({
             autoComplete="off"
             spellCheck={false}
             value={text}
-            style={{ width: `calc(${Math.max(compact ? 2 : 4, text.length)}ch + 10px)` }}
+            style={{
+              width: `calc(${Math.max(compact ? 2 : 4, text.length * (typeset ? 0.8 : 1))}ch + 10px)`,
+            }}
             className={`figure min-w-0 border bg-transparent px-1 text-right font-semibold hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
               message === undefined ? 'border-transparent' : 'border-brick'
             } ${typeset ? 'text-transparent' : ''}`}

@@ -29,7 +29,9 @@ export function ReadingStrip() {
             onPointerLeave={() => setActive(undefined)}
           >
             <div className="flex items-baseline justify-between gap-1">
-              <span className="caption truncate">{dimension.name}</span>
+              <span className="caption truncate" title={dimension.name}>
+                {dimension.name}
+              </span>
               {Math.abs(change) >= 0.05 && (
                 <span className="figure text-[12px] text-larch-text" title={`against ${compared?.label}`}>
                   {change > 0 ? '+' : ''}

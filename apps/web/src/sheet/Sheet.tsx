@@ -1,7 +1,7 @@
 import { memo, useEffect, useRef, useState, type ReactNode } from 'react';
 import type { Plan } from '@larchwood/core';
-import { formatLength } from '@larchwood/core';
-import { barLength, fitView, type View } from './view';
+import { formatLength, INCH } from '@larchwood/core';
+import { barLength, fitView, NARROW, vehicleExtent, type Extent, type View } from './view';
 
 interface Props {
   readonly plan: Plan;
@@ -12,10 +12,12 @@ interface Props {
   readonly overlay?: (view: View) => ReactNode;
   readonly note?: string | undefined;
   readonly ground?: boolean;
+  /** What to fit, where it is not the whole vehicle. */
+  readonly extent?: Extent;
 }
 
 /** The builder's sheet: ruled paper, title, scale bar, ground, and a drawing true to scale on it. */
-export function Sheet({ plan, title, drawing, overlay, note, ground = true }: Props) {
+export function Sheet({ plan, title, drawing, overlay, note, ground = true, extent }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 780, height: 620 });
   useEffect(() => {
@@ -27,8 +29,10 @@ export function Sheet({ plan, title, drawing, overlay, note, ground = true }: Pr
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  const view = fitView(plan, size.width, size.height);
-  const bar = barLength(view);
+  const view = extent
+    ? fitView(extent, size.width, size.height, NARROW)
+    : fitView(vehicleExtent(plan), size.width, size.height);
+  const bar = barLength(view, plan.units.length === 'mm' ? 1 : INCH);
   const barPixels = bar * view.scale;
   return (
     <div ref={frame} className="relative h-full min-h-80 w-full overflow-hidden bg-sheet">

@@ -1,4 +1,5 @@
 import type { Piece, Plan } from '@larchwood/core';
+import { memberOf } from '../editor/editor';
 import { isEndOn, pathOf, pieceOutline } from './outline';
 import type { View } from './view';
 
@@ -44,7 +45,7 @@ export function Vehicle({ plan, view, selected, onSelect, ghost = false }: Props
           />
         ))}
       {shown(plan).map(({ piece, cut }) => {
-        const lit = selected !== undefined && piece.member.id === selected.split(':')[0];
+        const lit = piece.member.id === memberOf(selected);
         const common = {
           fill: lit ? 'var(--larch-wash)' : 'var(--sheet)',
           stroke: lit ? 'var(--larch)' : 'var(--ink)',

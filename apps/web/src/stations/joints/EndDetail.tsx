@@ -1,5 +1,5 @@
 import { failure, formatLength, type EndCut, type PieceCut } from '@larchwood/core';
-import { useEditor } from '../../editor/editor';
+import { memberOf, useEditor } from '../../editor/editor';
 import { changeEnd } from '../../frame/changes';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
@@ -8,7 +8,7 @@ import { Angle, Length } from '../../parts/Figure';
 /** One end: its settings, and what can be changed about the cut. */
 export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: EndCut }) {
   const { document, plan, edit, settle } = useEditor();
-  const member = document.frame.members.find((candidate) => candidate.id === cut.piece.split(':')[0]);
+  const member = document.frame.members.find((candidate) => candidate.id === memberOf(cut.piece));
   const setting = member?.ends[end.end];
   const nameOf = (mark: string) =>
     `${mark} ${plan?.frame.pieces.find((piece) => piece.mark === mark)?.name ?? ''}`;
@@ -66,12 +66,8 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
             <>
               <Row name="Cut off the first end">{length(cut.butts.start)}</Row>
               <Row name="Cut off the second end">{length(cut.butts.end)}</Row>
-              <Row name="Thick length left, first and second">
-                <span className="figure">
-                  {formatLength(cut.butts.thickLeft.start, document.units, 0, true)} and{' '}
-                  {formatLength(cut.butts.thickLeft.end, document.units, 0)}
-                </span>
-              </Row>
+              <Row name="Thick tube left, first end">{length(cut.butts.thickLeft.start)}</Row>
+              <Row name="Thick tube left, second end">{length(cut.butts.thickLeft.end)}</Row>
             </>
           ) : (
             <p className="px-4 text-brick">

@@ -1,6 +1,5 @@
-import { useState } from 'react';
 import type { EndCut, PieceCut } from '@larchwood/core';
-import { useEditor } from '../../editor/editor';
+import { memberOf, useEditor } from '../../editor/editor';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel } from '../../ledger/Panel';
 import { stripsOf } from '@larchwood/outputs';
@@ -11,17 +10,14 @@ import { EndDetail } from './EndDetail';
 /** Every end of every piece: what to set on the tool, and how long. */
 export function JointsStation() {
   const { document, plan, piece, setPiece } = useEditor();
-  const [endName, setEndName] = useState<'start' | 'end'>('start');
   if (!plan) return <p className="p-8">The joints come as soon as the stance makes a vehicle.</p>;
   const wanted =
     piece ?? plan.cuts.find((candidate) => candidate.ends.some((end) => end.cut === 'coped'))?.piece;
+  const [pieceId, endName = 'start'] = wanted?.split('/') ?? [];
   const cut =
-    plan.cuts.find((candidate) => candidate.piece === wanted) ??
-    plan.cuts.find((candidate) => candidate.piece.split(':')[0] === wanted);
-  const choose = (chosen: PieceCut, end: 'start' | 'end') => {
-    setPiece(chosen.piece);
-    setEndName(end);
-  };
+    plan.cuts.find((candidate) => candidate.piece === pieceId) ??
+    plan.cuts.find((candidate) => memberOf(candidate.piece) === pieceId);
+  const choose = (chosen: PieceCut, end: 'start' | 'end') => setPiece(`${chosen.piece}/${end}`);
   return (
     <>
       <div className="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet">

@@ -1,4 +1,5 @@
 import type { Plan } from '@larchwood/core';
+import { memberOf } from '../../editor/editor';
 import type { View } from '../../sheet/view';
 
 interface Props {
@@ -38,7 +39,7 @@ export function Balloons({ plan, view, selected, onSelect }: Props) {
     const square = size < 1 ? [0.4, 0.9] : [along[1] / size, -along[0] / size];
     const away = (at[0] - middle[0] - 40) * square[0]! + (at[1] - middle[1] + 120) * square[1]! < 0 ? -1 : 1;
     const [x, y] = [at[0] + square[0]! * away * 46, at[1] + square[1]! * away * 46];
-    const lit = selected !== undefined && selected.split(':')[0] === id;
+    const lit = memberOf(selected) === id;
     return (
       <g key={`${id}${number}`} className="cursor-pointer" onClick={() => onSelect(id)}>
         <line x1={at[0]} y1={at[1]} x2={x} y2={y} stroke={lit ? 'var(--larch)' : 'var(--quiet)'} />

@@ -1,5 +1,5 @@
 import { frameFromPattern } from '@larchwood/core';
-import { useEditor } from '../../editor/editor';
+import { memberOf, useEditor } from '../../editor/editor';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
@@ -12,7 +12,7 @@ import { MemberDetail } from './MemberDetail';
 export function TubesStation() {
   const { document, plan, edit, settle, piece, setPiece } = useEditor();
   const { members } = document.frame;
-  const selected = members.find((member) => member.id === piece?.split(':')[0]);
+  const selected = members.find((member) => member.id === memberOf(piece));
   const mass = plan?.frame.pieces.reduce((sum, each) => sum + each.mass, 0) ?? 0;
   const rebuild = () => {
     edit('frame', (before) => {

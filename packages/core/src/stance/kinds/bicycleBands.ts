@@ -15,7 +15,7 @@ export const BICYCLE_BANDS: Readonly<Record<string, Readonly<Record<string, Band
     chainstayLength: band('road bicycle', 405, 435),
     bottomBracketHeight: band('road bicycle', 262, 280),
     seatTubeAngle: band('road bicycle', 72, 74.5),
-    toeClearance: band('any bicycle', 0, 60),
+    toeClearance: band('any bicycle', 0, 160),
   },
   touring: {
     headAngle: band('loaded touring bicycle', 70.5, 73),
@@ -25,7 +25,7 @@ export const BICYCLE_BANDS: Readonly<Record<string, Readonly<Record<string, Band
     chainstayLength: band('loaded touring bicycle', 435, 465),
     bottomBracketHeight: band('loaded touring bicycle', 262, 285),
     seatTubeAngle: band('loaded touring bicycle', 71.5, 73.5),
-    toeClearance: band('any bicycle', 0, 60),
+    toeClearance: band('any bicycle', 0, 160),
   },
   trail: {
     headAngle: band('trail bicycle', 63, 69, PRACTICE),
@@ -35,7 +35,7 @@ export const BICYCLE_BANDS: Readonly<Record<string, Readonly<Record<string, Band
     chainstayLength: band('trail bicycle', 425, 445),
     bottomBracketHeight: band('trail bicycle', 300, 345),
     seatTubeAngle: band('trail bicycle', 73, 77),
-    toeClearance: band('any bicycle', 0, 150),
+    toeClearance: band('any bicycle', 0, 160),
   },
   smallWheel: {
     headAngle: band('small-wheel bicycle', 69, 73),

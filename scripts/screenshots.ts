@@ -1,0 +1,67 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium } from '@playwright/test';
+
+/** One current picture of each main view, from the demo data, for the README. Run `npm run build` before. */
+const PORT = 4197;
+const target = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+
+interface View {
+  readonly file: string;
+  readonly build?: string;
+  readonly path: string;
+  readonly theme?: 'night';
+  /** A row or button to press first. */
+  readonly press?: RegExp;
+}
+const VIEWS: readonly View[] = [
+  { file: 'workshop', path: '/' },
+  { file: 'stance', build: 'Ferry Road tourer', path: '/stance' },
+  { file: 'stance-night-inches', build: 'Lock keeper', path: '/stance', theme: 'night' },
+  { file: 'tubes', build: 'Ferry Road tourer', path: '/tubes', press: /Top tube/ },
+  { file: 'joints', build: 'Ferry Road tourer', path: '/joints', press: /Down tube/ },
+  { file: 'patterns', build: 'Ferry Road tourer', path: '/patterns' },
+  { file: 'fixture', build: 'Ferry Road tourer', path: '/fixture' },
+];
+
+const folder = mkdtempSync(join(tmpdir(), 'larchwood-pictures-'));
+const env = { ...process.env, LARCHWOOD_PORT: String(PORT), LARCHWOOD_DATABASE: join(folder, 'demo.sqlite') };
+const server = spawn(process.execPath, ['apps/server/dist/main.js', '--demo'], { env, stdio: 'ignore' });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-background-networking'],
+});
+try {
+  const base = `http://127.0.0.1:${PORT}`;
+  const list = await answering(`${base}/api/builds`);
+  for (const view of VIEWS) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript((theme) => localStorage.setItem('larchwood:theme', theme), view.theme ?? 'day');
+    const build = list.find((each) => each.name === view.build);
+    await page.goto(build ? `${base}/builds/${build.id}${view.path}` : base + view.path);
+    await page.waitForLoadState('networkidle');
+    if (view.press) await page.getByRole('button', { name: view.press }).first().click();
+    await page.mouse.move(2, 790);
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: join(target, `${view.file}.png`) });
+    await page.close();
+  }
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+async function answering(url: string): Promise<{ id: string; name: string }[]> {
+  for (let attempt = 0; attempt < 60; attempt += 1) {
+    try {
+      return (await (await fetch(url)).json()) as { id: string; name: string }[];
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 200));
+    }
+  }
+  throw new Error('The server did not answer.');
+}
