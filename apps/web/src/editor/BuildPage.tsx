@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
+import type { BuildDocument } from '@larchwood/core';
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { ReadingStrip } from '../readings/ReadingStrip';
@@ -44,7 +45,10 @@ export function BuildPage() {
 function OpenBuild({ build }: { readonly build: StoredBuild }) {
   // What the server had when the build was opened; later answers arrive through the editor.
   const [opened] = useState(() => {
-    const unsaved = findUnsaved(build.id);
+    const kept = findUnsaved(build.id);
+    // A save may have arrived although its answer did not: then nothing is unsaved.
+    const unsaved = kept && !sameDocument(kept.document, build.document) ? kept : undefined;
+    if (kept && !unsaved) forgetUnsaved(build.id);
     return { build: unsaved ? { ...build, revision: unsaved.revision } : build, unsaved: unsaved?.document };
   });
   useEffect(() => {
@@ -76,3 +80,5 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
     </EditorProvider>
   );
 }
+
+const sameDocument = (a: BuildDocument, b: BuildDocument): boolean => JSON.stringify(a) === JSON.stringify(b);

@@ -64,6 +64,26 @@ export function useAutosave(
     // `round` starts the wait again after each attempt.
   }, [base, document, initial.id, onSaved, round, state.is]);
 
+  // Leaving the build within the pause: what is pending is sent at once. It also stays in this browser until it has arrived.
+  const pending = useRef<{ revision: number; document: BuildDocument } | undefined>(undefined);
+  useEffect(() => {
+    pending.current = document === base.document ? undefined : { revision: base.revision, document };
+  }, [base, document]);
+  useEffect(
+    () => () => {
+      const last = pending.current;
+      if (!last || busy.current) return;
+      builds.save(initial.id, last.revision, last.document).then(
+        (saved) => {
+          forgetUnsaved(initial.id);
+          onSaved(saved);
+        },
+        () => undefined, // still kept in this browser; the next visit brings it back
+      );
+    },
+    [initial.id, onSaved],
+  );
+
   const resolve = useCallback((theirs: StoredBuild) => {
     setBase({ revision: theirs.revision, document: theirs.document });
     setState({ is: 'saved', at: theirs.savedAt });

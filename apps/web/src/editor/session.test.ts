@@ -1,0 +1,88 @@
+import { describe, expect, it, vi } from 'vitest';
+import { createBuild, type BuildDocument } from '@larchwood/core';
+import { exchangeHeld, holdDimension } from '../stations/stance/hold';
+import { Session } from './session';
+
+const road = (): BuildDocument => {
+  const made = createBuild({ name: 'Road', kind: 'bicycle', startingSet: 'road' });
+  if (!made.ok) throw new Error(made.message);
+  return made.value;
+};
+const head = (session: Session) => session.present().stance.held.headAngle;
+
+describe('the open document', () => {
+  it('plans each edit at once and tells who listens', () => {
+    const session = new Session(road());
+    const heard = vi.fn();
+    session.subscribe(heard);
+    const before = session.now().plan!.stance.values.trail!;
+    expect(session.edit('head', holdDimension('headAngle', 71))).toEqual({ ok: true, value: true });
+    expect(session.now().plan!.stance.values.trail!).toBeGreaterThan(before + 5);
+    expect(heard).toHaveBeenCalledTimes(1);
+  });
+
+  it('refuses what no vehicle comes of, about the field that asked, and keeps document, plan and history', () => {
+    const session = new Session(road());
+    const before = session.now();
+    const refused = session.edit('drop', holdDimension('chainstayLength', 12), 'chainstayLength');
+    expect(refused).toMatchObject({ ok: false, message: expect.stringContaining('Chainstay length') });
+    expect(session.now()).toBe(before);
+  });
+
+  it('undoes a run of edits with one key as one, and what came after it first', () => {
+    const session = new Session(road());
+    for (const angle of [72, 71.5, 71]) session.edit('head', holdDimension('headAngle', angle));
+    session.settle();
+    session.edit('head', holdDimension('headAngle', 70));
+    session.edit('offset', holdDimension('forkOffset', 50));
+    session.undo();
+    expect(session.present().stance.held.forkOffset).toBe(47);
+    session.undo();
+    expect(head(session)).toBe(71);
+    session.undo();
+    expect(head(session)).toBe(72.5);
+    session.undo();
+    expect(head(session)).toBe(72.5);
+    session.redo();
+    session.redo();
+    expect(head(session)).toBe(70);
+    // A new edit ends what could be done again.
+    session.edit('head', holdDimension('headAngle', 73));
+    session.redo();
+    expect(head(session)).toBe(73);
+  });
+
+  it('a document that has no plan may be mended step by step', () => {
+    const broken = {
+      ...road(),
+      stance: { ...road().stance, held: { ...road().stance.held, headAngle: 5, reach: 5000 } },
+    };
+    const session = new Session(broken);
+    expect(session.now().plan).toBeUndefined();
+    expect(session.now().refusals.map((refusal) => refusal.where)).toEqual(['headAngle', 'reach']);
+    expect(session.edit('head', holdDimension('headAngle', 72)).ok).toBe(true);
+    expect(session.now().refusals.map((refusal) => refusal.where)).toEqual(['reach']);
+    session.edit('reach', holdDimension('reach', 380));
+    expect(session.now().refusals).toEqual([]);
+    // Going back to a broken document keeps the last good plan for the drawing.
+    session.undo();
+    expect(session.now().plan).toBeDefined();
+    expect(session.now().refusals).toHaveLength(1);
+  });
+
+  it('unsaved edits of an earlier visit come first, and can be undone', () => {
+    const session = new Session(road(), { ...road(), name: 'Changed' });
+    expect(session.present().name).toBe('Changed');
+    session.undo();
+    expect(session.present().name).toBe('Road');
+  });
+
+  it('exchanging what is held leaves the vehicle as it is', () => {
+    const session = new Session(road());
+    const before = session.now().plan!.stance.values;
+    session.edit('exchange', exchangeHeld('frontCentre', before.frontCentre!));
+    expect(session.present().stance.held).not.toHaveProperty('reach');
+    for (const [id, value] of Object.entries(session.now().plan!.stance.values))
+      expect(value, id).toBeCloseTo(before[id]!, 6);
+  });
+});

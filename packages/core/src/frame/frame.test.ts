@@ -1,0 +1,160 @@
+import { describe, expect, it } from 'vitest';
+import { createBuild, frameFromPattern } from '../document/create.js';
+import type { BuildDocument, Node, Section } from '../document/schema.js';
+import { planBuild, type Plan } from '../plan.js';
+import { distance } from '../vector/vector.js';
+import { findMaterial, MATERIALS } from './materials.js';
+import { diameterAt, roundTube, SECTION_LIBRARY } from './sections.js';
+
+const made = (startingSet = 'road'): BuildDocument => {
+  const build = createBuild({ name: 'Test', kind: 'bicycle', startingSet });
+  if (!build.ok) throw new Error(build.message);
+  return build.value;
+};
+const planOf = (document: BuildDocument): Plan => {
+  const planned = planBuild(document);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
+  return planned.plan;
+};
+
+describe('sections', () => {
+  const all = SECTION_LIBRARY.flatMap(({ sections }) => sections);
+  it('each has an id of its own and leaves a bore', () => {
+    expect(new Set(all.map((section) => section.id)).size).toBe(all.length);
+    for (const section of all) expect(section.wall * 2, section.name).toBeLessThan(section.diameter);
+    for (const section of all.filter((each) => each.butts)) {
+      const { start, end, soldLength } = section.butts!;
+      expect(start.length + start.taper + end.length + end.taper).toBeLessThan(soldLength);
+    }
+  });
+  it.each([
+    // Mass of steel tube in kg/m; source: EN 10219-2 tables, from memory.
+    [42.4, 2.6, 2.55],
+    [48.3, 2.6, 2.93],
+    [60.3, 2.6, 3.7],
+  ])('%d x %d weighs %d kg/m in steel', (diameter, wall, mass) => {
+    expect((roundTube(diameter, wall).area * 7850) / 1e6).toBeCloseTo(mass, 2);
+  });
+  it('second moment of a thin tube is near pi r^3 t', () => {
+    // Source: thin-wall approximation, any strength-of-materials text.
+    expect(roundTube(50, 0.5).secondMoment / (Math.PI * 24.75 ** 3 * 0.5)).toBeCloseTo(1, 3);
+  });
+  it('a tapered stay is as thick as it should be where it is asked', () => {
+    const stay: Section = {
+      id: 's',
+      name: 's',
+      shape: 'round',
+      diameter: 20,
+      wall: 1,
+      taper: { diameter: 12, length: 200 },
+    };
+    expect([0, 200, 300, 400].map((from) => diameterAt(stay, 400, from))).toEqual([20, 20, 16, 12]);
+  });
+  it('the library holds every size that the pattern list asks for a bicycle', () => {
+    // Source: handbook, usual sections to ship.
+    const diameters = new Set(all.map((section) => Math.round(section.diameter * 10) / 10));
+    for (const size of [12, 14, 16, 19, 22.2, 25.4, 28.6, 31.8, 34.9, 36, 38.1, 44])
+      expect(diameters).toContain(size);
+  });
+});
+
+describe('the frame on its stance', () => {
+  it('follows the stance: nodes stay on what they are anchored to', () => {
+    const document = made();
+    const moved = {
+      ...document,
+      stance: {
+        ...document.stance,
+        held: { ...document.stance.held, headAngle: 70, reach: 420, bottomBracketDrop: 60 },
+      },
+    };
+    for (const each of [document, moved]) {
+      const { frame, stance } = planOf(each);
+      expect(frame.nodes.headLower).toEqual(stance.points.headTubeLower);
+      expect(frame.nodes.shellLeft![1]).toBe(34);
+      const anchor = document.frame.nodes.find((node) => node.id === 'topAtHead')!.anchor;
+      expect(distance(frame.nodes.topAtHead!, stance.points.headTubeUpper!)).toBeCloseTo(
+        anchor.on === 'member' ? anchor.distance : -1,
+        9,
+      );
+    }
+  });
+  it('a node hangs on a member, on a node that hangs on a member', () => {
+    const document = made();
+    const extra: Node = {
+      id: 'bottle',
+      name: 'Bottle boss',
+      anchor: { on: 'member', member: 'downTube', from: 'start', distance: 200, offset: [0, 0, 10] },
+    };
+    const { frame } = planOf({
+      ...document,
+      frame: { ...document.frame, nodes: [extra, ...document.frame.nodes] },
+    });
+    const down = frame.pieces.find((piece) => piece.id === 'downTube')!;
+    expect(frame.nodes.bottle![0]).toBeCloseTo(down.start[0] + 200 * down.direction[0], 9);
+    expect(frame.nodes.bottle![2]).toBeCloseTo(down.start[2] + 200 * down.direction[2] + 10, 9);
+  });
+  it('twins are mirrored across the middle plane and carry L and R', () => {
+    const { pieces, plates } = planOf(made()).frame;
+    const [left, right] = ['seatstays:left', 'seatstays:right'].map((id) =>
+      pieces.find((piece) => piece.id === id)!,
+    );
+    expect([left!.mark, right!.mark]).toEqual(['7L', '7R']);
+    expect(right!.end).toEqual([left!.end[0], -left!.end[1], left!.end[2]]);
+    expect(plates.map((plate) => plate.mark)).toEqual(['8L', '8R']);
+  });
+  it('weighs a butted tube by its zones', () => {
+    // Worked by hand: volume of the thin tube, and of the two thick ends with half their tapers.
+    const { frame } = planOf(made());
+    const top = frame.pieces.find((piece) => piece.id === 'topTube')!;
+    const ring = (wall: number) => Math.PI * (28.6 - wall) * wall;
+    const thick = 105 + 45 / 2 + (95 + 45 / 2);
+    const volume = ring(0.5) * top.length + (ring(0.8) - ring(0.5)) * thick;
+    expect(top.mass).toBeCloseTo((volume * findMaterial('chromoly-4130')!.density) / 1e9, 6);
+  });
+  it('materials: aluminium and titanium say that their joints need a procedure of their own', () => {
+    for (const material of MATERIALS)
+      expect(material.note !== undefined, material.name).toBe(/alum|titan/i.test(material.name));
+  });
+});
+
+describe('the diamond pattern', () => {
+  it('made again from another stance, it suits that stance', () => {
+    const document = made();
+    const longer = {
+      ...document,
+      stance: { ...document.stance, held: { ...document.stance.held, headTubeLength: 260, headAngle: 69 } },
+    };
+    const again = frameFromPattern(longer);
+    if (!again.ok) throw new Error(again.message);
+    expect(
+      planOf(again.value).findings.filter(
+        (finding) => finding.where.station === 'joints' && finding.severity === 'stop',
+      ),
+    ).toEqual([]);
+    expect(again.value.frame.members.map((member) => member.piece)).toEqual([1, 2, 3, 4, 5, 6, 7]);
+  });
+  it('keeps head-tube joints clear of both faces, also on a short head tube', () => {
+    const made = createBuild({
+      name: 'Short',
+      kind: 'bicycle',
+      startingSet: 'road',
+      held: { headTubeLength: 90 },
+    });
+    if (!made.ok) throw new Error(made.message);
+    expect(planOf(made.value).findings.map((finding) => finding.code)).not.toContain('past-host-end');
+  });
+  it('says why a build cannot be begun', () => {
+    expect(createBuild({ name: 'x', kind: 'bicycle', startingSet: 'nothing' })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('nothing'),
+    });
+    expect(createBuild({ name: 'x', kind: 'boat', startingSet: 'road' })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('boat'),
+    });
+    expect(
+      createBuild({ name: 'x', kind: 'bicycle', startingSet: 'road', held: { headAngle: 4 } }),
+    ).toMatchObject({ ok: false, message: expect.stringContaining('Head angle') });
+  });
+});
