@@ -106,9 +106,12 @@ test('undo and redo, by key and by button, and history brings a revision back', 
   await head.fill('70');
   await page.keyboard.press('Enter');
   await saved(page);
+  await ledger(page, 'Lower bearing stack, mm').fill('lots');
   await ledger(page, 'Fork offset, mm').fill('60');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Undo' }).click();
+  // What was refused in another field stays as it was typed.
+  await expect(ledger(page, 'Lower bearing stack, mm')).toHaveValue('lots');
   await expect(ledger(page, 'Fork offset, mm')).toHaveValue('47');
   await page.keyboard.press('Control+z');
   await expect(head).toHaveValue('72.5');

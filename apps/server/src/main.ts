@@ -9,5 +9,14 @@ const databaseFile = resolve(process.env.LARCHWOOD_DATABASE ?? here('../../../da
 
 const app = await createServer({ databaseFile, webFolder: here('../../web/dist') });
 if (process.argv.includes('--demo')) await seedDemo(app, here('../../../demo'));
-await app.listen(port, '127.0.0.1');
-console.log(`Larchwood is at http://127.0.0.1:${port}`);
+try {
+  await app.listen(port, '127.0.0.1');
+  console.log(`Larchwood is at http://127.0.0.1:${port}`);
+} catch (error) {
+  const taken = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
+  console.error(
+    taken ? `Port ${port} is taken: stop what runs there, or set LARCHWOOD_PORT to another.` : error,
+  );
+  await app.close();
+  process.exitCode = 1;
+}

@@ -47,11 +47,11 @@ export function EditorProvider({ build, unsaved, children }: Props) {
     });
   }, []);
   const undo = useCallback(() => {
-    setDrafts({});
+    setDrafts(refusedOnly);
     session.undo();
   }, [session]);
   const redo = useCallback(() => {
-    setDrafts({});
+    setDrafts(refusedOnly);
     session.redo();
   }, [session]);
   useHotkeys('mod+z', undo, { preventDefault: true, enableOnFormTags: true });
@@ -112,6 +112,11 @@ export function EditorProvider({ build, unsaved, children }: Props) {
       )}
     </EditorContext>
   );
+}
+
+/** A step back or forward puts its own value into the field in hand; what was refused elsewhere stays as typed. */
+function refusedOnly(drafts: Readonly<Record<string, Draft>>): Readonly<Record<string, Draft>> {
+  return Object.fromEntries(Object.entries(drafts).filter(([, draft]) => draft.message !== undefined));
 }
 
 function opening(build: StoredBuild): Compared | undefined {
