@@ -151,6 +151,8 @@ const Field = memo(function Field({
       const next = Math.round((value + size) * 1e6) / 1e6;
       const result = onCommit(next);
       const typed = quantity === 'angle' ? editableAngle(next) : editableLength(next, units);
+      // The field in hand gets its text before anything else is redrawn: later, the browser would lay the page out twice.
+      if (result.ok && input.current) input.current.value = typed;
       setDraft(field, result.ok ? undefined : { text: typed, message: result.message });
     }
   };

@@ -76,9 +76,12 @@ export function lengthText(millimetres: number, display: LengthDisplay, digits =
   if (display.length === 'mm')
     return { ...signed(trimZeros(Math.abs(millimetres).toFixed(digits)), millimetres), unit: 'mm' };
   const inches = Math.abs(millimetres) / INCH;
-  if (display.length === 'inch')
-    return { ...signed(trimZeros(inches.toFixed(digits + 2)), millimetres), unit: 'in' };
   const parts = Math.round(inches * display.denominator);
+  // A size that the finest fraction would falsify by a tenth, a wall or a scale's step, is set as a decimal.
+  const falsified = inches > 0.0004 && Math.abs(parts / display.denominator - inches) > inches / 10;
+  if (display.length === 'inch' || falsified) {
+    return { ...signed(trimZeros(inches.toFixed(digits + 2)), millimetres), unit: 'in' };
+  }
   const whole = Math.floor(parts / display.denominator);
   const rest = parts - whole * display.denominator;
   const sign = millimetres < 0 && parts > 0 ? '−' : '';

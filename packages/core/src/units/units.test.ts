@@ -44,7 +44,10 @@ describe('typed lengths', () => {
     expect(formatLength(647.7, display)).toBe('25 1/2 in');
     expect(formatLength(-4.7625, display)).toBe('−3/16 in');
     expect(formatLength(25.39, display)).toBe('1 in');
-    expect(formatLength(-0.1, display)).toBe('0 in');
+    // Too small for the finest fraction: a decimal, rather than a wrong fraction.
+    expect(formatLength(-0.1, display)).toBe('−0.004 in');
+    expect(formatLength(0.9, display)).toBe('0.035 in');
+    expect(formatLength(0.001, display)).toBe('0 in');
   });
 
   it('reads back what an edit field shows, in every unit', () => {
