@@ -46,6 +46,10 @@ test('a wheel marking that cannot be read keeps the wheel', async ({ page }) => 
   await page.getByLabel('Marking on the tyre').fill('700x28c');
   await page.getByRole('button', { name: 'Use this wheel' }).click();
   await expect(page.getByRole('alert')).toContainText('not a tyre marking');
+  // Shut by a press beside it, and opened again: what was typed is there.
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Front wheel, change' }).click();
+  await expect(page.getByLabel('Marking on the tyre')).toHaveValue('700x28c');
   await page.getByLabel('Marking on the tyre').fill('37-622');
   await page.getByRole('button', { name: 'Use this wheel' }).click();
   await expect(page.getByRole('button', { name: 'Front wheel, change' })).toContainText('348');

@@ -137,3 +137,13 @@ test('an edit just before leaving is saved', async ({ page }) => {
   await expect(ledger(page, 'Reach, mm')).toHaveValue('391');
   await expect(page.getByText('had not reached the server')).toBeHidden();
 });
+
+test('notes are part of the build: saved, undone, exported', async ({ page }) => {
+  await newBuild(page, 'Noted');
+  await station(page, 'History');
+  await page.getByLabel('Notes about this build').fill('For the canal. Fork from the shelf.');
+  await saved(page);
+  expect((await exported(page)).document.notes).toBe('For the canal. Fork from the shelf.');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Notes about this build')).toHaveValue('');
+});

@@ -65,6 +65,7 @@ describe('bad documents are refused with the path of each fault', () => {
     ['a host that is not there', '/frame/members/3/ends/end/hosts/1/member', 'ghost'],
     ['an id used twice', '/frame/nodes/1/id', 'shellLeft'],
     ['a dimension of another kind', '/stance/held/swingArm', 500],
+    ['a tube without a bore', '/frame/sections/0/wall', 29],
     ['another format', '/format', 'other'],
     ['a scale upside down', '/fixture/profile/axes/0/low', 900],
   ])('%s', (_, path, value) => {

@@ -1,6 +1,6 @@
 import { findKind } from '../stance/kinds/registry.js';
 import { MATERIALS } from '../frame/materials.js';
-import type { BuildDocument } from './schema.js';
+import type { BuildDocument, Section } from './schema.js';
 import type { Fault } from './faults.js';
 
 /** Faults a schema cannot see: names that point nowhere, names used twice, dimensions that the kind does not have. */
@@ -13,6 +13,7 @@ export function referenceFaults(document: BuildDocument): Fault[] {
     ...repeated('/frame/plates', plates),
     ...stanceFaults(document),
     ...axisFaults(document),
+    ...sectionFaults(sections),
   ];
   const ids = {
     node: new Set(nodes.map((node) => node.id)),
@@ -64,6 +65,24 @@ function stanceFaults(document: BuildDocument): Fault[] {
       path: `/stance/held/${id}`,
       message: `A ${kind.name.toLowerCase()} has no dimension called “${id}”.`,
     }));
+}
+
+/** A tube needs a bore, all along. */
+function sectionFaults(sections: readonly Section[]): Fault[] {
+  return sections.flatMap(({ diameter, wall, butts, taper }, index) => {
+    const path = `/frame/sections/${index}`;
+    const smallest = Math.min(diameter, taper?.diameter ?? diameter);
+    const faults: Fault[] = [];
+    if (taper && taper.diameter > diameter)
+      faults.push({ path: `${path}/taper/diameter`, message: 'The small end is larger than the tube.' });
+    if (2 * wall >= smallest)
+      faults.push({ path: `${path}/wall`, message: 'Twice the wall leaves no bore.' });
+    for (const end of ['start', 'end'] as const) {
+      if (butts && 2 * butts[end].wall >= smallest)
+        faults.push({ path: `${path}/butts/${end}/wall`, message: 'Twice the wall leaves no bore.' });
+    }
+    return faults;
+  });
 }
 
 function axisFaults(document: BuildDocument): Fault[] {

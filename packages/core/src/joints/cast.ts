@@ -82,11 +82,9 @@ export function crossing(node: Vector, outward: Vector, host: HostCylinder): Cro
   if (sine < 1e-9) return undefined;
   const w = subtract(node, host.point);
   const at = (dot(w, host.axis) * slope - dot(w, outward)) / sine;
-  const lean =
-    slope > 0
-      ? squareTo([-host.axis[0], -host.axis[1], -host.axis[2]], outward)
-      : squareTo(host.axis, outward);
-  const acuteSide = unit(lean);
+  // Square to its host, a tube has no acute side: then the host's own direction counts, whatever the rounding.
+  const towards: Vector = slope > 1e-9 ? [-host.axis[0], -host.axis[1], -host.axis[2]] : host.axis;
+  const acuteSide = unit(squareTo(towards, outward));
   const station = dot(subtract(along(node, outward, at), host.point), host.axis);
   const nearest = along(host.point, host.axis, station);
   const offset = dot(subtract(nearest, along(node, outward, at)), cross(outward, acuteSide));

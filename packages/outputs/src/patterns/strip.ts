@@ -179,9 +179,14 @@ function quarterMarks(
     const left = at > girth / 2;
     const room = (left ? at : girth - at) - 3;
     marks.push(
-      label([at + (left ? -2 : 2), tip + 2.6], Math.min(1.8, room / 9), 'host leans this way', {
-        anchor: left ? 'end' : 'start',
-      }),
+      label(
+        [at + (left ? -2 : 2), tip + 2.6],
+        Math.min(1.8, room / 9),
+        end.includedAngle > 89.5 ? 'host runs this way' : 'host leans this way',
+        {
+          anchor: left ? 'end' : 'start',
+        },
+      ),
     );
   }
   return marks;

@@ -36,6 +36,8 @@ interface Typed {
 export function WheelRow({ end }: { readonly end: 'front' | 'rear' }) {
   const { document, plan } = useEditor();
   const [open, setOpen] = useState(false);
+  // Kept while the form is shut, so that a press beside it loses nothing.
+  const [typed, setTyped] = useState<Typed>();
   const wheel = document.wheels[end];
   const rolling = plan?.stance.wheels[end];
   const name = end === 'front' ? 'Front wheel' : 'Rear wheel';
@@ -62,7 +64,16 @@ export function WheelRow({ end }: { readonly end: 'front' | 'rear' }) {
             collisionPadding={12}
             className="z-40 w-80 border border-ink bg-sheet p-4"
           >
-            <WheelForm end={end} name={name} wheel={wheel} onDone={() => setOpen(false)} />
+            <WheelForm
+              end={end}
+              name={name}
+              typed={typed ?? typedFrom(wheel, (mm) => editableLength(mm, document.units))}
+              onType={setTyped}
+              onDone={() => {
+                setTyped(undefined);
+                setOpen(false);
+              }}
+            />
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
@@ -70,24 +81,19 @@ export function WheelRow({ end }: { readonly end: 'front' | 'rear' }) {
   );
 }
 
-function WheelForm({
-  end,
-  name,
-  wheel,
-  onDone,
-}: {
+interface WheelFormProps {
   readonly end: 'front' | 'rear';
   readonly name: string;
-  readonly wheel: Wheel;
+  readonly typed: Typed;
+  readonly onType: (typed: Typed) => void;
   readonly onDone: () => void;
-}) {
+}
+
+function WheelForm({ end, name, typed, onType, onDone }: WheelFormProps) {
   const { document, edit, settle } = useEditor();
   const unit = document.units.length;
-  const [typed, setTyped] = useState<Typed>(() =>
-    typedFrom(wheel, (mm) => editableLength(mm, document.units)),
-  );
   const [message, setMessage] = useState<string>();
-  const set = (part: Partial<Typed>) => setTyped((before) => ({ ...before, ...part }));
+  const set = (part: Partial<Typed>) => onType({ ...typed, ...part });
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const read = wheelFrom(typed, unit);
