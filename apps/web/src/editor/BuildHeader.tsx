@@ -1,10 +1,11 @@
 import { Download, Redo2, Undo2 } from 'lucide-react';
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { documentFileName, documentText, type BuildDocument } from '@larchwood/core';
 import { Button, IconButton } from '../parts/Button';
 import { Choice } from '../parts/Choice';
 import { download } from '../parts/download';
+import { NameField } from '../parts/NameField';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';
 import { useEditor, type Editor } from './editor';
@@ -104,37 +105,19 @@ const Tools = memo(function Tools({
   );
 });
 
-/** The name, changed where it stands. */
 function BuildName() {
   const { document, edit, settle } = useEditor();
-  const [typed, setTyped] = useState<string>();
-  const bad = typed !== undefined && (typed.trim() === '' || typed.length > 120);
-  const take = () => {
-    if (typed === undefined || bad) return;
-    if (typed.trim() !== document.name) edit('name', (before) => ({ ...before, name: typed.trim() }));
+  const rename = (name: string) => {
+    edit('name', (before) => ({ ...before, name }));
     settle();
-    setTyped(undefined);
   };
   return (
-    <span className="flex min-w-0 items-baseline">
-      <input
-        aria-label="Name of the build"
-        aria-invalid={bad}
-        className={`min-w-24 truncate border bg-transparent px-1 py-0.5 text-[15px] font-bold field-sizing-content hover:border-rule focus:bg-sheet max-w-80 ${bad ? 'border-brick' : 'border-transparent'}`}
-        value={typed ?? document.name}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') take();
-          if (event.key === 'Escape') setTyped(undefined);
-        }}
-      />
-      {bad && (
-        <span role="alert" className="ml-2 text-[12px] text-brick">
-          A name has 1 to 120 characters.
-        </span>
-      )}
-    </span>
+    <NameField
+      label="Name of the build"
+      name={document.name}
+      onName={rename}
+      className="max-w-80 min-w-24 truncate border-transparent bg-transparent text-[15px] field-sizing-content hover:border-rule focus:bg-sheet"
+    />
   );
 }
 

@@ -7,6 +7,7 @@ import type { BuildSummary } from '@larchwood/contract';
 import { findKind } from '@larchwood/core';
 import { builds } from '../api/builds';
 import { Button, IconButton } from '../parts/Button';
+import { NameField } from '../parts/NameField';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';
 import { ImportButton } from './ImportButton';
@@ -81,7 +82,7 @@ export function WorkshopPage() {
 function BuildRow({ build }: { readonly build: BuildSummary }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [renaming, setRenaming] = useState<string>();
+  const [renaming, setRenaming] = useState(false);
   const refresh = () => queries.invalidateQueries({ queryKey: ['builds'] });
   const tell = (error: Error) => toast(`${error.message} Nothing was changed.`);
   const duplicate = useMutation({
@@ -105,40 +106,22 @@ function BuildRow({ build }: { readonly build: BuildSummary }) {
     },
     onError: tell,
   });
-  const bad = renaming !== undefined && (renaming.trim() === '' || renaming.length > 120);
-  const takeName = () => {
-    if (renaming === undefined || bad) return;
-    if (renaming.trim() !== build.name) rename.mutate(renaming.trim());
-    setRenaming(undefined);
-  };
   return (
     <tr className="hover:bg-larch-wash" onDoubleClick={() => navigate(`/builds/${build.id}/stance`)}>
       <td className="py-2 pl-4">
-        {renaming === undefined ? (
+        {renaming ? (
+          <NameField
+            autoFocus
+            label={`New name for ${build.name}`}
+            name={build.name}
+            onName={(name) => rename.mutate(name)}
+            onLeave={() => setRenaming(false)}
+            className="w-72 border-larch bg-paper"
+          />
+        ) : (
           <Link to={`/builds/${build.id}/stance`} className="text-[16px] font-bold hover:underline">
             {build.name}
           </Link>
-        ) : (
-          <span className="flex flex-col">
-            <input
-              autoFocus
-              aria-label={`New name for ${build.name}`}
-              aria-invalid={bad}
-              className={`w-72 border bg-paper px-2 py-1 font-bold ${bad ? 'border-brick' : 'border-larch'}`}
-              value={renaming}
-              onChange={(event) => setRenaming(event.target.value)}
-              onBlur={takeName}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter') takeName();
-                if (event.key === 'Escape') setRenaming(undefined);
-              }}
-            />
-            {bad && (
-              <span role="alert" className="text-[12px] text-brick">
-                A name has 1 to 120 characters.
-              </span>
-            )}
-          </span>
         )}
       </td>
       <td>{findKind(build.kind)?.name ?? build.kind}</td>
@@ -148,7 +131,7 @@ function BuildRow({ build }: { readonly build: BuildSummary }) {
       </td>
       <td className="pr-3">
         <div className="flex justify-end">
-          <IconButton name={`Rename ${build.name}`} onClick={() => setRenaming(build.name)}>
+          <IconButton name={`Rename ${build.name}`} onClick={() => setRenaming(true)}>
             <Pencil size={16} aria-hidden />
           </IconButton>
           <IconButton name={`Duplicate ${build.name}`} onClick={() => duplicate.mutate()}>

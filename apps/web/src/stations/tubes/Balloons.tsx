@@ -1,5 +1,6 @@
 import type { Plan } from '@larchwood/core';
 import { memberOf } from '../../editor/editor';
+import { NumberTag } from '../../sheet/NumberTag';
 import type { View } from '../../sheet/view';
 
 interface Props {
@@ -44,25 +45,7 @@ export function Balloons({ plan, view, selected, onSelect }: Props) {
       <g key={`${id}${number}`} className="cursor-pointer" onClick={() => onSelect(id)}>
         <line x1={at[0]} y1={at[1]} x2={x} y2={y} stroke={lit ? 'var(--larch)' : 'var(--quiet)'} />
         <circle cx={at[0]} cy={at[1]} r="2.5" fill={lit ? 'var(--larch)' : 'var(--quiet)'} />
-        <circle
-          cx={x}
-          cy={y}
-          r="13"
-          fill={lit ? 'var(--larch-wash)' : 'var(--sheet)'}
-          stroke={lit ? 'var(--larch)' : 'var(--ink)'}
-          strokeWidth={lit ? 2 : 1.2}
-        />
-        <text
-          x={x}
-          y={y + 5}
-          textAnchor="middle"
-          className="figure"
-          fontSize="14"
-          fontWeight="700"
-          fill="var(--ink)"
-        >
-          {number}
-        </text>
+        <NumberTag at={[x, y]} number={number} shape="round" tone={lit ? 'lit' : 'plain'} />
       </g>
     );
   });
