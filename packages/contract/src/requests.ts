@@ -1,3 +1,4 @@
+import { KINDS } from '@larchwood/core';
 import { IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min } from 'class-validator';
 
 const BLANK = /\S/;
@@ -10,7 +11,7 @@ export class CreateBuildRequest {
   @Matches(BLANK, { message: NAME_LENGTH })
   name!: string;
 
-  @IsIn(['bicycle'], { message: 'Choose a kind of vehicle.' })
+  @IsIn(KINDS.map((kind) => kind.id), { message: 'Choose a kind of vehicle.' })
   kind!: string;
 
   @IsString()

@@ -1,5 +1,6 @@
 /** The computation of Larchwood: pure functions from a build document to its plan. No interface, no clock, no storage. */
 export * from './result.js';
+export { without } from './without.js';
 export {
   parseLength,
   formatLength,
@@ -18,9 +19,17 @@ export { documentFileName, documentText, fileStem } from './document/fileName.js
 export { createBuild, frameFromPattern, type CreateOptions } from './document/create.js';
 export * from './stance/dimension.js';
 export * from './stance/singleTrack.js';
-export { BEAD_SEATS, TYRE_MARKINGS, parseTyreMarking } from './stance/tyres.js';
+export { parseTyreMarking } from './stance/tyres.js';
+export { TYRE_TABLE, type TyreGroup } from './stance/tyreTable.js';
 export { rollingWheel, type RollingWheel } from './stance/wheels.js';
-export { solveStance } from './stance/solve.js';
+export { solveStance, type Held } from './stance/solve.js';
+export { releases, weightsOf, type Release } from './stance/exchange.js';
+export { dragPoint, VIEW_AXES, type Drag } from './stance/drag.js';
+export { whatIf, type WhatIfPoint } from './stance/whatIf.js';
+export { formulaWithNumbers } from './stance/explain.js';
+export { steered, steeringSweep, type Steered } from './stance/steering.js';
+export { postureOf, type Posture } from './stance/posture.js';
+export { startFromBrief, type Reason } from './document/startFromBrief.js';
 export { stanceOf, type Stance, type StanceResult } from './stance/stance.js';
 export { KINDS, findKind } from './stance/kinds/registry.js';
 export { MATERIALS, findMaterial, type Material } from './frame/materials.js';

@@ -6,7 +6,9 @@ import { frameOf, type Frame } from './frame/frame.js';
 import { jointFindings } from './joints/findings.js';
 import { cutPieces, type PieceCut } from './joints/pieceCut.js';
 import type { Refusal } from './stance/dimension.js';
+import { briefFindings } from './stance/briefFindings.js';
 import { stanceFindings } from './stance/findings.js';
+import { findKind } from './stance/kinds/registry.js';
 import { stanceOf, type Stance } from './stance/stance.js';
 
 /** Everything that follows from a build document; plain readonly data in mm, degrees and kg. */
@@ -18,7 +20,8 @@ export interface Plan {
   readonly stance: Stance;
   readonly frame: Frame;
   readonly cuts: readonly PieceCut[];
-  readonly fixture: SlideAndPost;
+  /** None where the school cannot hold this kind of vehicle. */
+  readonly fixture: SlideAndPost | undefined;
   readonly findings: readonly Finding[];
 }
 export type PlanResult =
@@ -34,12 +37,15 @@ export function planBuild(document: BuildDocument): PlanResult {
   const { stance } = solved;
   const frame = frameOf(document, stance);
   const cuts = cutPieces(frame.pieces);
-  const fixture = slideAndPost(document, stance);
+  const fixture = findKind(document.kind)?.schools.includes('slide-and-post')
+    ? slideAndPost(document, stance)
+    : undefined;
   const findings = [
     ...stanceFindings(stance),
+    ...briefFindings(document.brief, stance),
     ...frame.findings,
     ...jointFindings(cuts, frame.pieces, document),
-    ...fixtureFindings(fixture),
+    ...(fixture ? fixtureFindings(fixture) : []),
   ];
   const { name, kind, units, paper } = document;
   return { ok: true, plan: { name, kind, units, paper, stance, frame, cuts, fixture, findings } };

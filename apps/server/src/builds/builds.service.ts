@@ -50,7 +50,7 @@ export class BuildsService {
   }
 
   async duplicate(id: string): Promise<StoredBuild> {
-    const { document } = await this.find(id);
+    const { document } = await this.get(id);
     return this.add({ ...document, name: copyName(document.name) }, 'copy');
   }
 
@@ -71,7 +71,7 @@ export class BuildsService {
   }
 
   async rename(id: string, name: string): Promise<StoredBuild> {
-    const build = await this.find(id);
+    const build = await this.get(id);
     return this.save(
       id,
       build.revision,
@@ -115,7 +115,7 @@ export class BuildsService {
       revision: found.number,
       savedAt: found.savedAt.toISOString(),
       reason: found.reason,
-      document: found.document,
+      document: upToDate(found.document),
     };
   }
 
@@ -185,4 +185,12 @@ const summary = (build: BuildEntity): BuildSummary => ({
   revision: build.revision,
   savedAt: build.savedAt.toISOString(),
 });
-const stored = (build: BuildEntity): StoredBuild => ({ ...summary(build), document: build.document });
+const stored = (build: BuildEntity): StoredBuild => ({
+  ...summary(build),
+  document: upToDate(build.document),
+});
+/** What an earlier version stored, as this one writes it; the stored one stays as it was until the next save. */
+function upToDate(document: BuildDocument): BuildDocument {
+  const read = readDocument(document);
+  return read.ok ? read.document : document;
+}

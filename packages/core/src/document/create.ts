@@ -2,8 +2,10 @@ import { WORKSHOP_PROFILE } from '../fixture/profiles.js';
 import { PATTERNS } from '../frame/patterns/registry.js';
 import type { PatternOptions } from '../frame/patterns/pattern.js';
 import { failure, success, type Result } from '../result.js';
+import type { StartingSet } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { stanceOf } from '../stance/stance.js';
+import { EMPTY_BRIEF } from './migrate.js';
 import type { BuildDocument } from './schema.js';
 
 export interface CreateOptions {
@@ -15,6 +17,7 @@ export interface CreateOptions {
   readonly held?: Readonly<Record<string, number>>;
   readonly wheels?: BuildDocument['wheels'];
   readonly pattern?: PatternOptions;
+  readonly brief?: BuildDocument['brief'];
 }
 
 /** A new build: the set's wheels and held dimensions, and the frame that its pattern makes of them. */
@@ -27,32 +30,35 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
   const byMarking = (marking: string) => ({ by: 'marking' as const, marking, sag: 0 });
   const document: BuildDocument = {
     format: 'larchwood-build',
-    version: 1,
+    version: 2,
     name: options.name,
     kind: kind.id as BuildDocument['kind'],
     startingSet: set.id,
     notes: '',
+    brief: options.brief ?? { ...EMPTY_BRIEF, school: kind.schools.length > 0 ? 'slide-and-post' : 'none' },
     units: options.units ?? { length: 'mm', denominator: 32 },
     wheels: options.wheels ?? { front: byMarking(set.wheels.front), rear: byMarking(set.wheels.rear) },
-    stance: { held: { ...set.held, ...options.held }, forkMeasured: 'straight' },
+    stance: { held: { ...set.held, ...options.held } },
     frame: { sections: [], nodes: [], members: [], plates: [] },
     fixture: { school: 'slide-and-post', profile: WORKSHOP_PROFILE },
     paper: { size: 'A4', thickness: 0.1 },
   };
-  return frameFromPattern(document, options.pattern ?? set.frame);
+  return frameFromPattern(document, options.pattern ?? set.frame ?? {});
 }
 
 /** The document with a first frame made from its stance, in place of the frame it has. */
 export function frameFromPattern(
   document: BuildDocument,
-  options = setOptions(document),
+  options: PatternOptions & { readonly none?: boolean } = setOptions(document) ?? {},
 ): Result<BuildDocument> {
   const solved = stanceOf(document);
   if (!solved.ok) return failure(solved.refusals.map((refusal) => refusal.message).join(' '));
-  const pattern = PATTERNS.find((candidate) => candidate.kinds.includes(document.kind));
+  const pattern = options.none
+    ? undefined
+    : PATTERNS.find((candidate) => candidate.kinds.includes(document.kind));
   return success(pattern ? { ...document, frame: pattern.make(solved.stance, options) } : document);
 }
 
-function setOptions(document: BuildDocument): PatternOptions | undefined {
+function setOptions(document: BuildDocument): StartingSet['frame'] {
   return findKind(document.kind)?.startingSets.find((set) => set.id === document.startingSet)?.frame;
 }

@@ -1,4 +1,5 @@
 import { BuildSchema, FORMAT_VERSION, type BuildDocument } from './schema.js';
+import { migrated } from './migrate.js';
 import { schemaFaults, type Fault } from './faults.js';
 import { referenceFaults } from './references.js';
 
@@ -24,7 +25,7 @@ export function readDocumentText(text: string): ReadResult {
   }
 }
 
-/** Checks an unknown value against version 1 of the format, names every fault, and hands back the same value, typed. */
+/** Checks an unknown value against the format, brings an earlier version up to this one, and names every fault. */
 export function readDocument(value: unknown): ReadResult {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     return refused('/', 'A build is a JSON object.');
@@ -37,9 +38,10 @@ export function readDocument(value: unknown): ReadResult {
       `This build was saved by a newer Larchwood (format ${version}; this one reads up to ${FORMAT_VERSION}). Update to open it; the file is left as it is.`,
     );
   }
-  const faults = schemaFaults(BuildSchema, value);
+  const present = migrated(value as Record<string, unknown>);
+  const faults = schemaFaults(BuildSchema, present);
   if (faults.length > 0) return { ok: false, faults };
-  const document = value as BuildDocument;
+  const document = present as BuildDocument;
   const broken = referenceFaults(document);
   return broken.length > 0 ? { ok: false, faults: broken } : { ok: true, document };
 }

@@ -59,12 +59,18 @@ function repeated(path: string, items: readonly { readonly id: string }[]): Faul
 function stanceFaults(document: BuildDocument): Fault[] {
   const kind = findKind(document.kind);
   if (!kind) return [{ path: '/kind', message: `“${document.kind}” is not a kind this version knows.` }];
-  return Object.keys(document.stance.held)
-    .filter((id) => !kind.dimensions.some((dimension) => dimension.id === id))
-    .map((id) => ({
-      path: `/stance/held/${id}`,
-      message: `A ${kind.name.toLowerCase()} has no dimension called “${id}”.`,
-    }));
+  const has = (id: string) => kind.dimensions.some((dimension) => dimension.id === id);
+  const unknown = (id: string, path: string): Fault[] =>
+    has(id) ? [] : [{ path, message: `A ${kind.name.toLowerCase()} has no dimension called “${id}”.` }];
+  return [
+    ...Object.keys(document.stance.held).flatMap((id) => unknown(id, `/stance/held/${id}`)),
+    ...document.brief.limits.flatMap(({ dimension }, index) =>
+      unknown(dimension, `/brief/limits/${index}/dimension`),
+    ),
+    ...document.brief.shelf.flatMap(({ gives }, index) =>
+      Object.keys(gives).flatMap((id) => unknown(id, `/brief/shelf/${index}/gives/${id}`)),
+    ),
+  ];
 }
 
 /** A tube needs a bore, all along. */

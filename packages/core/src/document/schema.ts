@@ -1,7 +1,7 @@
 import { Type, type Static, type TObject, type TProperties } from '@sinclair/typebox';
 
 /**
- * The build document, version 1: the open format `.larchwood.json`. This schema is the one place that says what a
+ * The build document, version 2: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
@@ -224,14 +224,99 @@ export const ProfileSchema = closed(
 );
 export type Profile = Static<typeof ProfileSchema>;
 
+const values = (about: string) =>
+  Type.Record(
+    Type.String({ pattern: '^[A-Za-z][A-Za-z0-9]{0,39}$' }),
+    number(-20000, 20000, 'mm or degrees'),
+    {
+      description: about,
+      additionalProperties: false,
+    },
+  );
+
+export const SHELF_SORTS = [
+  'front wheel',
+  'rear wheel',
+  'fork',
+  'donor part',
+  'engine',
+  'stock',
+  'other',
+] as const;
+const ShelfSchema = closed(
+  {
+    sort: literals('What it is', ...SHELF_SORTS),
+    name: name('For people'),
+    marking: Type.Optional(
+      Type.String({ minLength: 1, maxLength: 30, description: 'Tyre marking of a wheel' }),
+    ),
+    box: Type.Optional(
+      Type.Tuple(
+        [number(1, 3000, 'Length, mm'), number(1, 3000, 'Width, mm'), number(1, 3000, 'Height, mm')],
+        {
+          description: 'Room it takes: length, width, height',
+        },
+      ),
+    ),
+    gives: values('Dimensions that it settles, by id'),
+  },
+  'A part that is there already',
+);
+export type ShelfItem = Static<typeof ShelfSchema>;
+const RuleLimitSchema = closed(
+  {
+    dimension: id('Dimension id'),
+    bound: literals('Which way it limits', 'most', 'least'),
+    value: number(-20000, 20000, 'mm or degrees'),
+    rule: Type.String({ maxLength: 200, description: 'Where the limit comes from' }),
+  },
+  'A limit that the builder wants kept',
+);
+export type RuleLimit = Static<typeof RuleLimitSchema>;
+export const SCHOOLS = ['wall-board', 'slide-and-post', 'stay', 'table', 'spine', 'plan', 'none'] as const;
+const BriefSchema = closed(
+  {
+    purpose: Type.String({ maxLength: 2000, description: 'What it is for' }),
+    riders: Type.Array(
+      closed(
+        {
+          name: name('For people'),
+          stature: number(500, 2500, 'Standing height, mm'),
+          mass: number(5, 300, 'kg'),
+        },
+        'Someone who sits in it',
+      ),
+      { maxItems: 6 },
+    ),
+    shelf: Type.Array(ShelfSchema, { maxItems: 30 }),
+    limits: Type.Array(RuleLimitSchema, { maxItems: 30 }),
+    school: literals('How the builder means to hold the frame', ...SCHOOLS),
+  },
+  'What was known before the first dimension',
+);
+export type Brief = Static<typeof BriefSchema>;
+
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(1),
+    version: Type.Literal(2),
     name: name('Name of the build'),
-    kind: literals('Kind of vehicle', 'bicycle'),
+    kind: literals(
+      'Kind of vehicle',
+      'bicycle',
+      'tandem',
+      'triplet',
+      'scooter',
+      'motorcycle',
+      'low-motorcycle',
+      'delta-trike',
+      'tadpole-trike',
+      'kart',
+      'buggy',
+    ),
     startingSet: id('The set the build was started from; chooses the usual bands'),
     notes: Type.String({ maxLength: 20000 }),
+    brief: BriefSchema,
     units: closed(
       {
         length: literals('Display unit for lengths', 'mm', 'inch', 'fraction'),
@@ -244,15 +329,12 @@ export const BuildSchema = Type.Object(
     wheels: closed({ front: WheelSchema, rear: WheelSchema }, 'Wheels and tyres'),
     stance: closed(
       {
-        held: Type.Record(
-          Type.String({ pattern: '^[A-Za-z]{1,40}$' }),
-          number(-20000, 20000, 'mm or degrees'),
-          {
-            description: 'Held dimensions by id; all others follow',
-            additionalProperties: false,
-          },
+        held: values('Held dimensions by id; all others follow'),
+        near: Type.Optional(
+          values(
+            'State entries to set out from, where the held dimensions allow more than one vehicle: kept when a dimension is pinned',
+          ),
         ),
-        forkMeasured: literals('How axle to crown was measured', 'straight', 'alongAxis'),
       },
       'Stance',
     ),
@@ -278,12 +360,12 @@ export const BuildSchema = Type.Object(
     ),
   },
   {
-    $id: 'larchwood-build-1',
-    title: 'Larchwood build, version 1',
+    $id: 'larchwood-build-2',
+    title: 'Larchwood build, version 2',
     description: 'Lengths in millimetres, angles in degrees, axes ISO 8855 (x forward, y left, z up).',
     additionalProperties: false,
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 1;
+export const FORMAT_VERSION = 2;
 export const FILE_SUFFIX = '.larchwood.json';

@@ -37,6 +37,36 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
     text: `${mm('value')}: the axle sits behind the steering axis. It can be built; check that it is meant.`,
     remedies: ['Check the sign of the offset'],
   }),
+  'trail-negative-full': ({ mm }) => ({
+    title: 'Trail is lost at full travel',
+    text: `${mm('value')} with both ends pressed home: the front wheel wants to swing round just then.`,
+    remedies: ['Give more trail at ride height', 'Take front travel away'],
+  }),
+  'deck-near-tyre': ({ mm }) => ({
+    title: 'Deck meets the front tyre',
+    text: `${mm('gap')} between them, straight ahead; ${mm('wanted')} wanted, and room for the neck besides.`,
+    remedies: ['Lengthen the wheelbase', 'Shorten the deck or move it back'],
+  }),
+  'floor-low': ({ mm }) => ({
+    title: 'The floor comes down at full travel',
+    text: `${mm('gap')} under it with both ends pressed home; ${mm('wanted')} wanted.`,
+    remedies: ['Raise the ground clearance', 'Take travel away'],
+  }),
+  'second-solution': ({ of, measure }) => ({
+    title: 'Two vehicles meet what is held',
+    text: `${of('dimension')} is ${measure('value')} here; ${measure('other')} would meet it as well. The nearer one is kept.`,
+    remedies: [`Hold ${of('dimension').toLowerCase()} too, in place of another, to be sure`],
+  }),
+  'rule-limit': ({ of, measure }) => ({
+    title: `${of('dimension')} breaks a limit`,
+    text: `${measure('value')}; ${of('bound')} ${measure('limit')} wanted (${of('rule')}).`,
+    remedies: [`Bring it to ${of('bound')} ${measure('limit')}`, 'Change the limit in the brief'],
+  }),
+  'engine-long': ({ of, mm }) => ({
+    title: 'The engine is longer than its room',
+    text: `${of('engine')} takes ${mm('long')}; ${mm('room')} between pivot and front tyre.`,
+    remedies: ['Lengthen the wheelbase', 'Shorten the swing-arm', 'Place part of it elsewhere'],
+  }),
   'toe-overlap': ({ mm }) => ({
     title: 'Toe meets the front tyre',
     text: `They overlap by ${mm('overlap')} in a tight turn, with the crank level and forward.`,

@@ -1,21 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { made, planMade } from '../../../../testing/made.js';
 import { createBuild, frameFromPattern } from '../document/create.js';
-import type { BuildDocument, Node, Section } from '../document/schema.js';
-import { planBuild, type Plan } from '../plan.js';
+import type { Node, Section } from '../document/schema.js';
 import { distance } from '../vector/vector.js';
 import { findMaterial, MATERIALS } from './materials.js';
 import { diameterAt, roundTube, SECTION_LIBRARY } from './sections.js';
-
-const made = (startingSet = 'road'): BuildDocument => {
-  const build = createBuild({ name: 'Test', kind: 'bicycle', startingSet });
-  if (!build.ok) throw new Error(build.message);
-  return build.value;
-};
-const planOf = (document: BuildDocument): Plan => {
-  const planned = planBuild(document);
-  if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
-  return planned.plan;
-};
 
 describe('sections', () => {
   const all = SECTION_LIBRARY.flatMap(({ sections }) => sections);
@@ -69,7 +58,7 @@ describe('the frame on its stance', () => {
       },
     };
     for (const each of [document, moved]) {
-      const { frame, stance } = planOf(each);
+      const { frame, stance } = planMade(each);
       expect(frame.nodes.headLower).toEqual(stance.points.headTubeLower);
       expect(frame.nodes.shellLeft![1]).toBe(34);
       const anchor = document.frame.nodes.find((node) => node.id === 'topAtHead')!.anchor;
@@ -86,7 +75,7 @@ describe('the frame on its stance', () => {
       name: 'Bottle boss',
       anchor: { on: 'member', member: 'downTube', from: 'start', distance: 200, offset: [0, 0, 10] },
     };
-    const { frame } = planOf({
+    const { frame } = planMade({
       ...document,
       frame: { ...document.frame, nodes: [extra, ...document.frame.nodes] },
     });
@@ -95,7 +84,7 @@ describe('the frame on its stance', () => {
     expect(frame.nodes.bottle![2]).toBeCloseTo(down.start[2] + 200 * down.direction[2] + 10, 9);
   });
   it('twins are mirrored across the middle plane and carry L and R', () => {
-    const { pieces, plates } = planOf(made()).frame;
+    const { pieces, plates } = planMade(made()).frame;
     const [left, right] = ['seatstays:left', 'seatstays:right'].map((id) =>
       pieces.find((piece) => piece.id === id)!,
     );
@@ -105,7 +94,7 @@ describe('the frame on its stance', () => {
   });
   it('weighs a butted tube by its zones', () => {
     // Worked by hand: volume of the thin tube, and of the two thick ends with half their tapers.
-    const { frame } = planOf(made());
+    const { frame } = planMade(made());
     const top = frame.pieces.find((piece) => piece.id === 'topTube')!;
     const ring = (wall: number) => Math.PI * (28.6 - wall) * wall;
     const thick = 105 + 45 / 2 + (95 + 45 / 2);
@@ -128,7 +117,7 @@ describe('the diamond pattern', () => {
     const again = frameFromPattern(longer);
     if (!again.ok) throw new Error(again.message);
     expect(
-      planOf(again.value).findings.filter(
+      planMade(again.value).findings.filter(
         (finding) => finding.where.station === 'joints' && finding.severity === 'stop',
       ),
     ).toEqual([]);
@@ -142,7 +131,7 @@ describe('the diamond pattern', () => {
       held: { headTubeLength: 90 },
     });
     if (!made.ok) throw new Error(made.message);
-    expect(planOf(made.value).findings.map((finding) => finding.code)).not.toContain('past-host-end');
+    expect(planMade(made.value).findings.map((finding) => finding.code)).not.toContain('past-host-end');
   });
   it('says why a build cannot be begun', () => {
     expect(createBuild({ name: 'x', kind: 'bicycle', startingSet: 'nothing' })).toMatchObject({

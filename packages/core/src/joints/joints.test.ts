@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { createBuild } from '../document/create.js';
+import { made, planMade } from '../../../../testing/made.js';
 import type { BuildDocument, Member, Section } from '../document/schema.js';
-import { planBuild, type Plan } from '../plan.js';
 import type { Vector } from '../vector/vector.js';
 import { castEdge } from './edge.js';
 
@@ -86,16 +85,6 @@ describe('the cope of a round tube on a round host', () => {
   });
 });
 
-const made = (set: string): BuildDocument => {
-  const build = createBuild({ name: 'Test', kind: 'bicycle', startingSet: set });
-  if (!build.ok) throw new Error(build.message);
-  return build.value;
-};
-const planOf = (document: BuildDocument): Plan => {
-  const planned = planBuild(document);
-  if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
-  return planned.plan;
-};
 const changed = (
   document: BuildDocument,
   id: string,
@@ -112,12 +101,12 @@ const changed = (
 
 describe('the diamond frame', () => {
   it.each(['road', 'touring', 'trail', 'small-wheel'])('%s: every joint is sound', (set) => {
-    const plan = planOf(made(set));
+    const plan = planMade(made('bicycle', set));
     expect(plan.findings.filter((finding) => finding.severity !== 'note')).toEqual([]);
     expect(plan.cuts.map((cut) => cut.mark)).toEqual(['2', '3', '4', '5', '6L', '6R', '7L', '7R']);
   });
   it('lengths of a piece hang together', () => {
-    for (const cut of planOf(made('road')).cuts) {
+    for (const cut of planMade(made('bicycle', 'road')).cuts) {
       expect(cut.saddleToSaddle).toBeLessThanOrEqual(cut.overall);
       expect(cut.leastWallLine).toBeGreaterThanOrEqual(cut.saddleToSaddle - 1e-6);
       expect(cut.leastWallLine).toBeLessThanOrEqual(cut.overall + 1e-6);
@@ -125,7 +114,7 @@ describe('the diamond frame', () => {
   });
   it('angles between tubes follow from the stance alone', () => {
     // Independent: seat and head angle differ by 0.5 degrees, so the top tube meets both nearly alike; down tube by its two points.
-    const plan = planOf(made('road'));
+    const plan = planMade(made('bicycle', 'road'));
     const end = (mark: string, index: 0 | 1) => plan.cuts.find((cut) => cut.mark === mark)!.ends[index];
     const [down, bb] = [plan.frame.nodes.downAtHead!, plan.stance.points.bottomBracket!];
     const downAngle = (Math.atan2(down[2] - bb[2], down[0] - bb[0]) * 180) / Math.PI;
@@ -135,13 +124,15 @@ describe('the diamond frame', () => {
   });
   it('the match angle is half a turn for a top tube with acute sides above and below, nought when both are above', () => {
     expect(
-      Math.abs(planOf(made('road')).cuts.find((cut) => cut.mark === '5')!.ends[1].matchAngle),
+      Math.abs(planMade(made('bicycle', 'road')).cuts.find((cut) => cut.mark === '5')!.ends[1].matchAngle),
     ).toBeCloseTo(180, 6);
-    expect(planOf(made('trail')).cuts.find((cut) => cut.mark === '5')!.ends[1].matchAngle).toBeCloseTo(0, 6);
+    expect(
+      planMade(made('bicycle', 'trail')).cuts.find((cut) => cut.mark === '5')!.ends[1].matchAngle,
+    ).toBeCloseTo(0, 6);
   });
   it('the down tube ends at whichever of shell and seat tube comes first', () => {
-    const document = made('road');
-    const both = planOf(document).cuts.find((cut) => cut.mark === '4')!.ends[1].edge.outer;
+    const document = made('bicycle', 'road');
+    const both = planMade(document).cuts.find((cut) => cut.mark === '4')!.ends[1].edge.outer;
     const only = (host: string) => {
       const ends = document.frame.members.find((member) => member.id === 'downTube')!.ends;
       const cut = {
@@ -150,7 +141,7 @@ describe('the diamond frame', () => {
         besideAxis: true,
         allowance: 0,
       };
-      return planOf(changed(document, 'downTube', { ends: { ...ends, end: cut } })).cuts.find(
+      return planMade(changed(document, 'downTube', { ends: { ...ends, end: cut } })).cuts.find(
         (each) => each.mark === '4',
       )!.ends[1];
     };
@@ -160,7 +151,7 @@ describe('the diamond frame', () => {
     expect(both.some((value, degrees) => Math.abs(value! - shell[degrees]!) < 1e-9)).toBe(true);
   });
   it('left and right twins are mirror images', () => {
-    const plan = planOf(made('touring'));
+    const plan = planMade(made('bicycle', 'touring'));
     for (const mark of ['6', '7']) {
       const [left, right] = ['L', 'R'].map((side) => plan.cuts.find((cut) => cut.mark === mark + side)!);
       expect(left!.overall).toBeCloseTo(right!.overall, 9);
@@ -172,7 +163,7 @@ describe('the diamond frame', () => {
 });
 
 describe('findings about joints', () => {
-  const codes = (document: BuildDocument) => planOf(document).findings.map((finding) => finding.code);
+  const codes = (document: BuildDocument) => planMade(document).findings.map((finding) => finding.code);
   const round = (diameter: number): Section => ({
     id: `t${diameter}`,
     name: 'test',
@@ -190,17 +181,17 @@ describe('findings about joints', () => {
     },
   });
   it('a tube wider than its host', () => {
-    expect(codes(changed(made('road'), 'topTube', { section: 't31' }, round(31)))).toContain(
+    expect(codes(changed(made('bicycle', 'road'), 'topTube', { section: 't31' }, round(31)))).toContain(
       'tube-wider-than-host',
     );
   });
   it('a stay that runs past the side', () => {
-    expect(codes(changed(made('road'), 'seatstays', { section: 't16' }, round(16)))).toContain(
+    expect(codes(changed(made('bicycle', 'road'), 'seatstays', { section: 't16' }, round(16)))).toContain(
       'tube-runs-past-side',
     );
   });
   it('a joint off its host’s centre, unless it is meant', () => {
-    const document = made('road');
+    const document = made('bicycle', 'road');
     const stays = document.frame.members.find((member) => member.id === 'seatstays')!;
     const start = { ...stays.ends.start, besideAxis: false } as Member['ends']['start'];
     expect(codes(document)).not.toContain('joint-off-axis');
@@ -209,17 +200,17 @@ describe('findings about joints', () => {
     );
   });
   it('a thick end too short for its cope, and a tube sold too short', () => {
-    expect(codes(changed(made('road'), 'topTube', { section: 'b60' }, butted(60)))).toContain('butt-short');
-    expect(codes(changed(made('road'), 'topTube', { section: 'b30' }, butted(30)))).toContain(
+    expect(codes(changed(made('bicycle', 'road'), 'topTube', { section: 'b60' }, butted(60)))).toContain(
+      'butt-short',
+    );
+    expect(codes(changed(made('bicycle', 'road'), 'topTube', { section: 'b30' }, butted(30)))).toContain(
       'cope-through-butt',
     );
-    const held = { ...made('road').stance.held, reach: 520 };
-    expect(codes({ ...made('road'), stance: { held, forkMeasured: 'straight' } })).toContain(
-      'tube-too-short',
-    );
+    const held = { ...made('bicycle', 'road').stance.held, reach: 520 };
+    expect(codes({ ...made('bicycle', 'road'), stance: { held } })).toContain('tube-too-short');
   });
   it('a joint past the end of its host', () => {
-    const document = made('road');
+    const document = made('bicycle', 'road');
     const nodes = document.frame.nodes.map((node) =>
       node.id === 'downAtHead' && node.anchor.on === 'member'
         ? { ...node, anchor: { ...node.anchor, distance: 5 } }
@@ -228,7 +219,7 @@ describe('findings about joints', () => {
     expect(codes({ ...document, frame: { ...document.frame, nodes } })).toContain('past-host-end');
   });
   it('nodes that hang on each other in a circle leave their members out, and the rest is drawn', () => {
-    const document = made('road');
+    const document = made('bicycle', 'road');
     const nodes = document.frame.nodes.map((node) =>
       node.id === 'seatTop'
         ? {
@@ -243,7 +234,7 @@ describe('findings about joints', () => {
           }
         : node,
     );
-    const plan = planOf({ ...document, frame: { ...document.frame, nodes } });
+    const plan = planMade({ ...document, frame: { ...document.frame, nodes } });
     expect(plan.findings.map((finding) => finding.code)).toContain('member-not-placed');
     expect(plan.cuts.map((cut) => cut.mark)).toContain('2');
   });

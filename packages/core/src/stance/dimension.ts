@@ -19,18 +19,22 @@ export interface Band {
 export interface Dimension {
   readonly id: string;
   readonly name: string;
+  /** Letters that stand for it in formulas; no two dimensions of a kind share one. */
   readonly symbol: string;
   readonly quantity: Quantity;
   /** What is measured, in one sentence. */
   readonly meaning: string;
+  /** `symbol = expression` in the symbols of the kind; the symbol alone for what is measured or chosen. */
   readonly formula: string;
   readonly source: string;
   /** Which way the feel goes, where builders agree. */
   readonly feel?: string;
+  /** What the other trades call it, or how they read it. */
+  readonly otherWord?: string;
   /** Smallest and largest value that can be held; beyond it the value is refused. */
   readonly limits: readonly [low: number, high: number];
-  /** 'given': always held. 'exchange': one of its group is held, the rest follow. 'follows': never held. */
-  readonly role: 'given' | 'exchange' | 'follows';
+  /** What a builder would first let go when he pins this one, best first. */
+  readonly letGo?: readonly string[];
   readonly evaluate: (state: State) => number;
 }
 
@@ -38,6 +42,97 @@ export interface Refusal {
   /** Dimension (or document path) at which to say it. */
   readonly where: string;
   readonly message: string;
+}
+
+export type Points = Readonly<Record<string, Vector>>;
+
+/** A wheel as it stands: a disc of the rolling radius about its centre. */
+export interface StandingWheel {
+  readonly id: string;
+  readonly end: 'front' | 'rear';
+  readonly centre: Vector;
+  /** Unit vector along the axle, to the left. */
+  readonly spindle: Vector;
+  readonly radius: number;
+  readonly width: number;
+}
+/** A wheel that turns about a steering axis. */
+export interface SteeredWheel extends StandingWheel {
+  readonly axisPoint: Vector;
+  /** Unit vector up the steering axis. */
+  readonly axis: Vector;
+}
+
+/** Places in the side view: x forward, z up. */
+export interface Place {
+  readonly x: number;
+  readonly z: number;
+}
+
+/** How far each end's wheels have moved up towards the frame from ride height, mm; negative hangs lower. */
+export interface Compression {
+  readonly front: number;
+  readonly rear: number;
+}
+
+/** A line between two named points, drawn where no tubes stand yet. */
+export interface OutlineLine {
+  readonly from: string;
+  readonly to: string;
+  readonly as: 'fork' | 'part' | 'axis' | 'floor' | 'seat' | 'axle';
+}
+
+export type ViewName = 'side' | 'plan' | 'front';
+
+/** How a dimension stands on the drawing, between named points; distances from what it measures in pixels of the sheet. */
+export type Drawn = {
+  readonly id: string;
+  readonly view: ViewName;
+  /** Shown where the dimension explains itself, and not on the sheet. */
+  readonly pictureOnly?: boolean;
+} & (
+  | {
+      /** Level; row 1, 2 … under the vehicle, −1, −2 … over it, or `near` its second point at so many px. */
+      readonly as: 'level';
+      readonly from: string;
+      readonly to: string;
+      readonly row?: number;
+      readonly near?: number;
+      readonly share?: number;
+    }
+  | {
+      /** Upright; column 1, 2 … ahead of the vehicle, −1, −2 … behind it, or `near` its second point at so many px. */
+      readonly as: 'upright';
+      readonly from: string;
+      readonly to: string;
+      readonly column?: number;
+      readonly near?: number;
+      readonly share?: number;
+    }
+  | {
+      /** Along its own line, `off` to its left. */
+      readonly as: 'aligned';
+      readonly from: string;
+      readonly to: string;
+      readonly off: number;
+      readonly share?: number;
+    }
+  | {
+      /** About a point, from one direction to another, degrees anticlockwise from level right on the sheet. */
+      readonly as: 'angle';
+      readonly at: string;
+      readonly from: number;
+      readonly turn: (value: number) => number;
+      readonly radius: number;
+    }
+);
+
+/** A point that can be taken hold of on the drawing, and the held dimensions that may give way to it, best first. */
+export interface Handle {
+  readonly point: string;
+  readonly name: string;
+  readonly views: readonly ViewName[];
+  readonly moves: readonly string[];
 }
 
 export interface StartingSet {
@@ -51,25 +146,44 @@ export interface StartingSet {
   readonly frame?: {
     readonly topTubeBelowSeat?: number;
     readonly sections?: Readonly<Record<string, string>>;
+    /** No pattern suits this set: the frame begins empty. */
+    readonly none?: boolean;
   };
 }
+
+/** Usual bands by use, then by dimension id. */
+export type Bands = Readonly<Record<string, Readonly<Record<string, Band>>>>;
 
 /** A kind of vehicle is data: its state, its dimensions, its named points and its usual bands. */
 export interface Kind {
   readonly id: string;
   readonly name: string;
+  readonly about: string;
   readonly state: readonly string[];
-  /** A first guess for state entries that are not held. */
+  /** Entries that the wheels give: always held, never let go. */
+  readonly given: readonly string[];
+  /** A whole state from which the solver sets out where a document keeps none. */
   readonly start: State;
   readonly dimensions: readonly Dimension[];
-  /** Names for the groups of which exactly one dimension is held, with their members' ids. */
-  readonly exchange: readonly (readonly string[])[];
+  /** The ledger's groups; what is in none stands at its end. */
+  readonly groups: readonly { readonly title: string; readonly ids: readonly string[] }[];
   /** Ids shown on the reading strip, most wanted first. */
   readonly readings: readonly string[];
-  readonly points: (state: State) => Readonly<Record<string, Vector>>;
-  /** Impossible shapes, each with the limit in words. */
-  readonly refuse: (state: State) => readonly Refusal[];
-  /** Usual bands by use, then by dimension id. */
-  readonly bands: Readonly<Record<string, Readonly<Record<string, Band>>>>;
+  readonly views: readonly ViewName[];
+  readonly points: (state: State) => Points;
+  readonly wheels: (state: State) => readonly StandingWheel[];
+  readonly steered: (state: State) => readonly SteeredWheel[];
+  /** Front and rear axle in the frame's own axes, when the wheels have moved. */
+  readonly axles: (state: State, compression: Compression) => { readonly front: Place; readonly rear: Place };
+  /** Points that move with a wheel when the springs work. */
+  readonly unsprung: Readonly<Record<string, 'front' | 'rear'>>;
+  readonly outline: readonly OutlineLine[];
+  readonly drawn: readonly Drawn[];
+  readonly handles: readonly Handle[];
+  /** Impossible shapes, each with the limit in words; also asked with only what is held known. */
+  readonly refuse: (known: Partial<State>) => readonly Refusal[];
+  readonly bands: Bands;
   readonly startingSets: readonly StartingSet[];
+  /** Ids of the fixture schools that can hold it. */
+  readonly schools: readonly string[];
 }

@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/finding.js';
 import { findKind } from './kinds/registry.js';
+import { otherSolutions } from './solve.js';
 import type { Stance } from './stance.js';
 
 /** Dimensions outside their usual band, and shapes that can be built but will not ride. */
@@ -61,6 +62,36 @@ export function stanceFindings(stance: Stance): Finding[] {
         wanted: 10,
       }),
     );
+  }
+  if (values.casterTrail !== undefined && values.casterTrail < 0)
+    found.push(tell('trail-negative', 'stop', 'casterTrail', { value: values.casterTrail }));
+  if (
+    values.trailFull !== undefined &&
+    values.trailFull < 0 &&
+    (values.trail ?? values.casterTrail ?? 0) >= 0
+  )
+    found.push(tell('trail-negative-full', 'look', 'trailFull', { value: values.trailFull }));
+  if (values.deckToTyre !== undefined && values.deckToTyre < 20)
+    found.push(tell('deck-near-tyre', 'stop', 'deckToTyre', { gap: values.deckToTyre, wanted: 20 }));
+  const lowest = values.groundClearance;
+  if (lowest !== undefined && kind && stance.postures) {
+    const under = Math.min(
+      ...['floorRear', 'floorFront'].map((name) => stance.postures?.full.points[name]?.[2] ?? Infinity),
+    );
+    if (under < 20) found.push(tell('floor-low', 'look', 'groundClearance', { gap: under, wanted: 20 }));
+  }
+  if (kind) {
+    const [other] = otherSolutions(kind, stance.held, stance.state);
+    const differs = other && kind.dimensions.find(({ id }) => !(id in stance.held) && id in other);
+    if (differs)
+      found.push(
+        tell('second-solution', 'note', differs.id, {
+          dimension: differs.name,
+          quantity: differs.quantity,
+          value: values[differs.id]!,
+          other: other[differs.id]!,
+        }),
+      );
   }
   return [...found, ...outside];
 }

@@ -1,4 +1,4 @@
-import { Matrix, solve as solveLinear } from 'ml-matrix';
+import { Matrix, solve as solveLinear, SVD } from 'ml-matrix';
 import { formatAngle } from '../units/angle.js';
 import { lengthBothWays } from '../units/length.js';
 import type { Dimension, Kind, Refusal, State } from './dimension.js';
@@ -13,101 +13,248 @@ export interface RefusedStance {
   readonly ok: false;
   readonly refusals: readonly Refusal[];
 }
+export type Held = Readonly<Record<string, number>>;
+
+/** What is still to be found: state entries that are not held, and held dimensions that are no entries. */
+interface Unknowns {
+  readonly free: readonly string[];
+  readonly wanted: readonly Dimension[];
+}
 
 const TOLERANCE = 1e-9;
-const ITERATIONS = 40;
+const ITERATIONS = 60;
 
 /**
  * Finds the state in which every held dimension has its value, and evaluates all that follow.
  *
  * Held dimensions that are themselves entries of the state are put in as they are; the few that are left are met by a
- * damped Newton iteration from the kind's own start, so that the nearest solution is found. Held values are met to 1e-9.
+ * damped Newton iteration from `near`, so that the nearest solution is found. Held values are met to 1e-9.
  *
  * @param kind the registry of dimensions
  * @param held value by dimension id (mm, degrees); as many independent ones as the kind has state entries
+ * @param near state entries to set out from, where the kind's own start is not near enough
  */
-export function solveStance(
-  kind: Kind,
-  held: Readonly<Record<string, number>>,
-): SolvedStance | RefusedStance {
+export function solveStance(kind: Kind, held: Held, near: State = {}): SolvedStance | RefusedStance {
   const early = [...unknownOrOutside(kind, held), ...miscounted(kind, held)];
   if (early.length > 0) return { ok: false, refusals: early };
-  const free = kind.state.filter((entry) => !(entry in held));
-  const wanted = kind.dimensions.filter(
-    (dimension) => dimension.id in held && !kind.state.includes(dimension.id),
-  );
-  const known = Object.fromEntries(kind.state.map((entry) => [entry, held[entry] ?? kind.start[entry] ?? 0]));
   // An impossible shape is named before the iteration, so that its own limit is told and not 'no such vehicle'.
-  const impossible = kind.refuse(known).filter((refusal) => refusal.where in held);
+  const impossible = kind.refuse(held).filter((refusal) => refusal.where in held);
   if (impossible.length > 0) return { ok: false, refusals: impossible };
-  const state = free.length === 0 ? known : newton(known, free, wanted, held);
-  if (!state) return { ok: false, refusals: wanted.map((dimension) => noSolution(dimension, held)) };
-  const refusals = kind.refuse(state);
-  if (refusals.length > 0) return { ok: false, refusals };
-  return { ok: true, state, values: evaluateAll(kind, state) };
+  const unknowns = unknownsOf(kind, held);
+  const found = meet(kind, held, near, unknowns);
+  if (found.is === 'found') {
+    const refusals = kind.refuse(found.state);
+    return refusals.length > 0
+      ? { ok: false, refusals }
+      : { ok: true, state: found.state, values: evaluateAll(kind, found.state) };
+  }
+  if (found.is === 'dependent') return { ok: false, refusals: dependent(found.dimensions) };
+  const blamed = unknowns.wanted.map((dimension) => ({
+    dimension,
+    limit: nearestThatWorks(kind, held, near, unknowns, dimension),
+  }));
+  // Where changing one of them would mend it, only such are named.
+  const helpful = blamed.filter(({ limit }) => limit !== undefined);
+  const refusals = (helpful.length > 0 ? helpful : blamed).map(({ dimension, limit }) => {
+    const asked = aValue(dimension, held[dimension.id]!);
+    const why =
+      found.is === 'outside'
+        ? `${asked} needs ${lower(aValue(found.entry, found.value))}, which must lie between ${measure(found.entry, found.entry.limits[0])} and ${measure(found.entry, found.entry.limits[1])}.`
+        : `No such vehicle: ${lower(asked)} cannot be met with the other held dimensions.`;
+    return {
+      where: dimension.id,
+      message:
+        limit === undefined ? why : `${why} The nearest that can be met is ${measure(dimension, limit)}.`,
+    };
+  });
+  return { ok: false, refusals };
 }
 
 export function evaluateAll(kind: Kind, state: State): Readonly<Record<string, number>> {
-  return Object.fromEntries(kind.dimensions.map((dimension) => [dimension.id, dimension.evaluate(state)]));
+  const values: Record<string, number> = {};
+  for (const dimension of kind.dimensions) values[dimension.id] = dimension.evaluate(state);
+  return values;
 }
 
-function unknownOrOutside(kind: Kind, held: Readonly<Record<string, number>>): Refusal[] {
+export function unknownsOf(kind: Kind, held: Held): Unknowns {
+  return {
+    free: kind.state.filter((entry) => !(entry in held)),
+    wanted: kind.dimensions.filter(({ id }) => id in held && !kind.state.includes(id)),
+  };
+}
+
+/**
+ * Other states that meet the same held dimensions, each within every limit. Looked for from the ends of the free
+ * entries' limits, so that one may be missed; one that is given is real.
+ */
+export function otherSolutions(kind: Kind, held: Held, state: State): State[] {
+  const { free, wanted } = unknownsOf(kind, held);
+  const found: State[] = [];
+  for (const entry of free) {
+    const [low, high] = limitsOf(kind, entry);
+    for (const share of [0.1, 0.9]) {
+      const from = { ...state, [entry]: low + (high - low) * share };
+      const other = newton(from, free, wanted, held);
+      if (!other.met || outsideEntry(kind, other.state, free) || kind.refuse(other.state).length > 0)
+        continue;
+      const known = [state, ...found].some((each) =>
+        free.every((id) => Math.abs(each[id]! - other.state[id]!) < 1e-3),
+      );
+      if (!known) found.push(other.state);
+    }
+  }
+  return found;
+}
+
+type Met =
+  | { readonly is: 'found'; readonly state: State }
+  | { readonly is: 'nothing' }
+  | { readonly is: 'outside'; readonly entry: Dimension; readonly value: number }
+  | { readonly is: 'dependent'; readonly dimensions: readonly Dimension[] };
+
+function meet(kind: Kind, held: Held, near: State, { free, wanted }: Unknowns): Met {
+  const from: Record<string, number> = { ...kind.start, ...near };
+  for (const entry of kind.state) if (entry in held) from[entry] = held[entry]!;
+  if (free.length === 0) return { is: 'found', state: from };
+  const { state, met } = newton(from, free, wanted, held);
+  if (!met) {
+    const tied = dependentOf(from, free, wanted);
+    return tied.length > 0 ? { is: 'dependent', dimensions: tied } : { is: 'nothing' };
+  }
+  const entry = outsideEntry(kind, state, free);
+  return entry ? { is: 'outside', entry, value: state[entry.id]! } : { is: 'found', state };
+}
+
+const limitsOf = (kind: Kind, entry: string): readonly [number, number] =>
+  kind.dimensions.find(({ id }) => id === entry)!.limits;
+
+const outsideEntry = (kind: Kind, state: State, free: readonly string[]): Dimension | undefined =>
+  kind.dimensions.find(
+    ({ id, limits }) => free.includes(id) && !(state[id]! >= limits[0] && state[id]! <= limits[1]),
+  );
+
+/** The value of one held dimension, between a reachable one and the one asked for, at which a vehicle is just still found. */
+function nearestThatWorks(
+  kind: Kind,
+  held: Held,
+  near: State,
+  unknowns: Unknowns,
+  dimension: Dimension,
+): number | undefined {
+  const works = (value: number): boolean => {
+    const asked = { ...held, [dimension.id]: value };
+    const found = meet(kind, asked, near, unknowns);
+    return found.is === 'found' && kind.refuse(found.state).length === 0;
+  };
+  let good = dimension.evaluate({ ...kind.start, ...near, ...held });
+  let bad = held[dimension.id]!;
+  if (!works(good)) return undefined;
+  for (let round = 0; round < 30; round += 1) {
+    const middle = (good + bad) / 2;
+    if (works(middle)) good = middle;
+    else bad = middle;
+  }
+  return good;
+}
+
+function unknownOrOutside(kind: Kind, held: Held): Refusal[] {
   return Object.entries(held).flatMap(([id, value]) => {
     const dimension = kind.dimensions.find((candidate) => candidate.id === id);
     if (!dimension)
       return [{ where: id, message: `A ${kind.name.toLowerCase()} has no dimension called “${id}”.` }];
     const [low, high] = dimension.limits;
     if (Number.isFinite(value) && value >= low && value <= high) return [];
-    const measure = dimension.quantity === 'angle' ? formatAngle : lengthBothWays;
-    return [
-      { where: id, message: `${dimension.name} must lie between ${measure(low)} and ${measure(high)}.` },
-    ];
+    const between = `${measure(dimension, low)} and ${measure(dimension, high)}`;
+    return [{ where: id, message: `${dimension.name} must lie between ${between}.` }];
   });
 }
 
-function miscounted(kind: Kind, held: Readonly<Record<string, number>>): Refusal[] {
-  const missing = kind.dimensions
-    .filter((dimension) => dimension.role === 'given' && !(dimension.id in held))
-    .map((dimension) => ({ where: dimension.id, message: `${dimension.name} is missing: it must be held.` }));
-  const groups = kind.exchange.flatMap((group) => {
-    const names = group.map((id) =>
-      kind.dimensions.find((dimension) => dimension.id === id)?.name.toLowerCase(),
-    );
-    const count = group.filter((id) => id in held).length;
-    return count === 1
-      ? []
-      : [{ where: group[0]!, message: `Hold exactly one of ${names.join(', ')}; ${count} are held.` }];
-  });
-  const never = kind.dimensions
-    .filter((dimension) => dimension.role === 'follows' && dimension.id in held)
-    .map((dimension) => ({
-      where: dimension.id,
-      message: `${dimension.name} follows from the others: it cannot be held.`,
+function miscounted(kind: Kind, held: Held): Refusal[] {
+  const { free, wanted } = unknownsOf(kind, held);
+  const missing = kind.given.filter((id) => !(id in held));
+  if (missing.length > 0)
+    return missing.map((id) => ({
+      where: id,
+      message: `${nameOf(kind, id)} is missing: the wheels give it.`,
     }));
-  return [...missing, ...groups, ...never];
+  if (free.length === wanted.length) return [];
+  if (free.length > wanted.length) {
+    const names = free.map((id) => nameOf(kind, id)).join(', ');
+    return free.map((where) => ({
+      where,
+      message: `${free.length - wanted.length} more must be held before the vehicle is fixed: of ${names}, or what follows from them.`,
+    }));
+  }
+  const extra = wanted.length - free.length;
+  return wanted.map(({ id, name }) => ({
+    where: id,
+    message: `${name} cannot be held as well: ${extra === 1 ? 'one held dimension is' : `${extra} held dimensions are`} too many. Let one go.`,
+  }));
 }
 
-function noSolution(dimension: Dimension, held: Readonly<Record<string, number>>): Refusal {
-  return {
-    where: dimension.id,
-    message: `No such vehicle: a ${dimension.name.toLowerCase()} of ${held[dimension.id]} cannot be met with the other held dimensions.`,
-  };
+const nameOf = (kind: Kind, id: string): string => kind.dimensions.find((each) => each.id === id)?.name ?? id;
+export const measure = (dimension: Dimension, value: number): string =>
+  dimension.quantity === 'angle' ? formatAngle(value) : lengthBothWays(value);
+/** Only the article at the front: names such as BB stay as they are. */
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+const nameInText = (name: string): string => (/^[A-Z]{2}/.test(name) ? name : lower(name));
+const aValue = (dimension: Dimension, value: number): string =>
+  `${/^[aeio]/i.test(dimension.name) ? 'An' : 'A'} ${nameInText(dimension.name)} of ${measure(dimension, value)}`;
+
+/** Held dimensions that say the same thing twice: their rows of the Jacobian depend on each other. */
+function dependentOf(
+  state: State,
+  free: readonly string[],
+  wanted: readonly Dimension[],
+): readonly Dimension[] {
+  const jacobian = jacobianOf(state, free, wanted);
+  if (jacobian.to1DArray().some((value) => !Number.isFinite(value))) return [];
+  const { diagonal, leftSingularVectors } = new SVD(jacobian, { autoTranspose: true });
+  const last = diagonal.length - 1;
+  if (diagonal[last]! > 1e-7 * Math.max(1, diagonal[0]!)) return [];
+  return wanted.filter((_, row) => Math.abs(leftSingularVectors.get(row, last)) > 1e-3);
+}
+
+function dependent(dimensions: readonly Dimension[]): Refusal[] {
+  const names = dimensions.map(({ name }) => nameInText(name)).join(' and ');
+  return dimensions.map(({ id }) => ({
+    where: id,
+    message:
+      dimensions.length > 1
+        ? `The held ${names} contradict or repeat each other: let one of them go.`
+        : `The ${names} does not depend on anything that is left to follow: let it go, or another.`,
+  }));
+}
+
+/** Central differences; one row a dimension, one column a state entry. */
+export function jacobianOf(
+  state: State,
+  entries: readonly string[],
+  dimensions: readonly Dimension[],
+): Matrix {
+  const h = 1e-4;
+  const columns = entries.map((entry) => {
+    const ahead = { ...state, [entry]: state[entry]! + h };
+    const behind = { ...state, [entry]: state[entry]! - h };
+    return dimensions.map((dimension) => (dimension.evaluate(ahead) - dimension.evaluate(behind)) / (2 * h));
+  });
+  return new Matrix(columns).transpose();
 }
 
 function newton(
-  known: State,
+  from: State,
   free: readonly string[],
   wanted: readonly Dimension[],
-  held: Readonly<Record<string, number>>,
-): State | undefined {
+  held: Held,
+): { readonly state: State; readonly met: boolean } {
   const residuals = (state: State): number[] =>
     wanted.map((dimension) => dimension.evaluate(state) - held[dimension.id]!);
   const size = (errors: readonly number[]): number => Math.max(...errors.map(Math.abs));
-  let state = known;
+  let state = from;
   let errors = residuals(state);
-  for (let round = 0; round < ITERATIONS && size(errors) > TOLERANCE; round += 1) {
-    const step = newtonStep(state, free, errors, residuals);
-    if (!step) return undefined;
+  for (let round = 0; round < ITERATIONS && !(size(errors) <= TOLERANCE); round += 1) {
+    const step = newtonStep(state, free, wanted, errors);
+    if (!step) break;
     let factor = 1;
     let next = moved(state, free, step, factor);
     let nextErrors = residuals(next);
@@ -120,25 +267,21 @@ function newton(
     state = next;
     errors = nextErrors;
   }
-  return size(errors) <= 1e-7 ? state : undefined;
+  return { state, met: size(errors) <= 1e-7 };
 }
 
 function newtonStep(
   state: State,
   free: readonly string[],
+  wanted: readonly Dimension[],
   errors: readonly number[],
-  residuals: (state: State) => number[],
 ): number[] | undefined {
-  const h = 1e-4;
-  const columns = free.map((entry) => {
-    const ahead = residuals({ ...state, [entry]: state[entry]! + h });
-    const behind = residuals({ ...state, [entry]: state[entry]! - h });
-    return ahead.map((value, row) => (value - behind[row]!) / (2 * h));
-  });
-  if (free.length === 1)
-    return Math.abs(columns[0]![0]!) < 1e-12 ? undefined : [errors[0]! / columns[0]![0]!];
+  const jacobian = jacobianOf(state, free, wanted);
+  if (free.length === 1) {
+    const slope = jacobian.get(0, 0);
+    return Math.abs(slope) > 1e-12 ? [errors[0]! / slope] : undefined;
+  }
   try {
-    const jacobian = new Matrix(columns).transpose();
     return solveLinear(jacobian, Matrix.columnVector([...errors])).to1DArray();
   } catch {
     return undefined; // a singular Jacobian: these dimensions do not fix the vehicle
@@ -146,6 +289,9 @@ function newtonStep(
 }
 
 function moved(state: State, free: readonly string[], step: readonly number[], factor: number): State {
-  const changes = free.map((entry, index) => [entry, state[entry]! - factor * step[index]!] as const);
-  return { ...state, ...Object.fromEntries(changes) };
+  const next = { ...state };
+  free.forEach((entry, index) => {
+    next[entry] = state[entry]! - factor * step[index]!;
+  });
+  return next;
 }

@@ -1,27 +1,36 @@
 import type { BuildDocument } from '../document/schema.js';
 import type { Vector } from '../vector/vector.js';
-import { straightAxleToCrown } from './singleTrack.js';
-import type { Band, Kind, Refusal } from './dimension.js';
+import { fullTravel, unladen } from './assemblies/travel.js';
+import type { Band, Kind, Points, Refusal, StandingWheel, State, SteeredWheel } from './dimension.js';
 import { findKind } from './kinds/registry.js';
-import { solveStance } from './solve.js';
+import { postureOf, type Posture } from './posture.js';
+import { solveStance, type Held } from './solve.js';
 import { rollingWheel, type RollingWheel } from './wheels.js';
 
 export interface Stance {
   readonly kind: string;
+  /** The minimal numbers that everything follows from. */
+  readonly state: State;
   /** Every dimension's value by id; mm and degrees. */
   readonly values: Readonly<Record<string, number>>;
-  readonly held: readonly string[];
-  readonly points: Readonly<Record<string, Vector>>;
+  /** What the document holds and what the wheels give, by id. */
+  readonly held: Held;
+  readonly points: Points;
   readonly wheels: { readonly front: RollingWheel; readonly rear: RollingWheel };
+  /** Every wheel as it stands, at ride height. */
+  readonly standing: readonly StandingWheel[];
+  readonly steered: readonly SteeredWheel[];
+  /** Unladen and at full travel; none for a vehicle without springs. */
+  readonly postures: { readonly unladen: Posture; readonly full: Posture } | undefined;
   readonly bands: Readonly<Record<string, Band>>;
-  /** Unit vector up the steering axis. */
+  /** Unit vector up the steering axis; of the left one where there are two. */
   readonly steeringAxis: Vector;
 }
 export type StanceResult =
   | { readonly ok: true; readonly stance: Stance }
   | { readonly ok: false; readonly refusals: readonly Refusal[] };
 
-/** Solves the stance a document describes. Wheels give the two radii; everything else is held in the document. */
+/** Solves the stance a document describes. Wheels give radii and widths; everything else is held in the document. */
 export function stanceOf(document: BuildDocument): StanceResult {
   const kind = findKind(document.kind);
   if (!kind)
@@ -37,36 +46,45 @@ export function stanceOf(document: BuildDocument): StanceResult {
     if (!rear.ok) refusals.push({ where: 'wheels.rear', message: rear.message });
     return { ok: false, refusals };
   }
-  const held = { ...document.stance.held, rearRadius: rear.value.radius, frontRadius: front.value.radius };
-  const solved = solveStance(kind, withStraightFork(held, document.stance.forkMeasured));
+  const held: Held = {
+    ...document.stance.held,
+    rearRadius: rear.value.radius,
+    frontRadius: front.value.radius,
+    rearWidth: rear.value.width,
+    frontWidth: front.value.width,
+  };
+  const solved = solveStance(kind, held, document.stance.near);
   if (!solved.ok) return solved;
-  const { values } = solved;
-  const angle = ((values.headAngle ?? 90) * Math.PI) / 180;
+  const { state, values } = solved;
+  const steered = kind.steered(state);
   return {
     ok: true,
     stance: {
       kind: kind.id,
-      values: { ...values, axleToCrown: document.stance.held.axleToCrown ?? values.axleToCrown! },
-      held: Object.keys(held),
-      points: kind.points(solved.state),
+      state,
+      values,
+      held,
+      points: kind.points(state),
       wheels: { front: front.value, rear: rear.value },
+      standing: kind.wheels(state),
+      steered,
+      postures: posturesOf(kind, state),
       bands: bandsFor(kind, document.startingSet),
-      steeringAxis: [-Math.cos(angle), 0, Math.sin(angle)],
+      steeringAxis: steered[0]?.axis ?? [0, 0, 1],
     },
   };
 }
 
-/** The kind's geometry uses the straight axle-to-crown length; a length measured along the axis is turned into it. */
-function withStraightFork(
-  held: Readonly<Record<string, number>>,
-  measured: 'straight' | 'alongAxis',
-): Readonly<Record<string, number>> {
-  const { axleToCrown, forkOffset } = held;
-  if (measured === 'straight' || axleToCrown === undefined || forkOffset === undefined) return held;
-  return { ...held, axleToCrown: straightAxleToCrown(axleToCrown, forkOffset) };
+function posturesOf(kind: Kind, state: State): Stance['postures'] {
+  const springs = state as Record<'frontTravel' | 'frontSag' | 'rearTravel' | 'rearSag', number>;
+  if (!(springs.frontTravel > 0 || springs.rearTravel > 0)) return undefined;
+  return {
+    unladen: postureOf(kind, state, unladen(springs)),
+    full: postureOf(kind, state, fullTravel(springs)),
+  };
 }
 
-function bandsFor(kind: Kind, startingSet: string | undefined): Readonly<Record<string, Band>> {
+function bandsFor(kind: Kind, startingSet: string): Readonly<Record<string, Band>> {
   const set = kind.startingSets.find((candidate) => candidate.id === startingSet) ?? kind.startingSets[0];
   return set ? (kind.bands[set.bands] ?? {}) : {};
 }

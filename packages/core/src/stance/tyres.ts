@@ -1,4 +1,5 @@
 import { failure, success, type Result } from '../result.js';
+import { INCH } from '../units/length.js';
 
 /** A tyre as the stance needs it: mm. */
 export interface Tyre {
@@ -8,66 +9,64 @@ export interface Tyre {
   readonly radius: number;
 }
 
-/** Bead-seat diameters in mm with the trade's names. Source: ISO 5775 / ETRTO; trade names are common practice. */
-export const BEAD_SEATS: readonly { readonly diameter: number; readonly names: string }[] = [
-  { diameter: 622, names: '700C, 29 in' },
-  { diameter: 584, names: '650B, 27.5 in' },
-  { diameter: 559, names: '26 in' },
-  { diameter: 507, names: '24 in' },
-  { diameter: 451, names: '20 in (1 1/8)' },
-  { diameter: 406, names: '20 in' },
-  { diameter: 349, names: '16 in (1 3/8)' },
-  { diameter: 305, names: '16 in' },
-  { diameter: 203, names: '12 1/2 in' },
-];
+/** One way tyres are marked: how it reads, and the radius it means. */
+interface Marking {
+  readonly pattern: RegExp;
+  readonly read: (numbers: readonly number[]) => Result<Tyre>;
+}
 
-/** Tyre markings offered for picking; any other can be typed. Common practice, no source. */
-export const TYRE_MARKINGS: readonly string[] = [
-  '25-622',
-  '28-622',
-  '32-622',
-  '37-622',
-  '42-622',
-  '50-622',
-  '57-622',
-  '42-584',
-  '47-584',
-  '57-584',
-  '37-559',
-  '47-559',
-  '50-559',
-  '57-559',
-  '47-507',
-  '28-451',
-  '35-451',
-  '40-406',
-  '47-406',
-  '50-406',
-  '35-349',
-  '37-349',
-  '47-305',
-  '54-305',
-  '47-203',
-];
+const NUMBER = String.raw`(\d+(?:\.\d+)?)`;
+const within = (value: number, low: number, high: number): boolean => value >= low && value <= high;
+
+const BICYCLE: Marking = {
+  pattern: new RegExp(String.raw`^${NUMBER}\s*[-–—x×/]\s*(\d{3})$`, 'i'),
+  read: ([width, beadSeat]) => {
+    if (!within(width!, 10, 130))
+      return failure(`A tyre ${width} mm wide is outside 10 to 130 mm: is the marking the other way round?`);
+    if (!within(beadSeat!, 100, 800))
+      return failure(`A bead seat of ${beadSeat} mm is outside 100 to 800 mm.`);
+    return success({ width: width!, beadSeat: beadSeat!, radius: (beadSeat! + 2 * width!) / 2 });
+  },
+};
+
+const MOTOR: Marking = {
+  pattern: new RegExp(
+    String.raw`^${NUMBER}\s*/\s*${NUMBER}\s*[-–—]?\s*(?:[A-Z]{0,2})\s*[-–—]?\s*${NUMBER}$`,
+    'i',
+  ),
+  read: ([width, aspect, rim]) => {
+    if (!within(width!, 40, 400)) return failure(`A motor tyre ${width} mm wide is outside 40 to 400 mm.`);
+    if (!within(aspect!, 20, 110)) return failure(`An aspect of ${aspect} % is outside 20 to 110 %.`);
+    if (!within(rim!, 4, 30)) return failure(`A rim of ${rim} in is outside 4 to 30 in.`);
+    return success({ width: width!, radius: (rim! * INCH + (2 * aspect! * width!) / 100) / 2 });
+  },
+};
+
+const OFF_ROAD: Marking = {
+  pattern: new RegExp(String.raw`^${NUMBER}\s*[x×]\s*${NUMBER}\s*[-–—]\s*${NUMBER}$`, 'i'),
+  read: ([diameter, width, rim]) => {
+    if (!within(diameter!, 8, 44))
+      return failure(`An outer diameter of ${diameter} in is outside 8 to 44 in.`);
+    if (rim! >= diameter!)
+      return failure('The rim must be smaller than the tyre: diameter x width-rim, in inches.');
+    return success({ width: width! * INCH, radius: (diameter! * INCH) / 2 });
+  },
+};
 
 /**
- * Reads an ISO 5775 / ETRTO marking, width and bead seat in mm: `37-622`, `37 x 622`, `37/622`.
- * For bicycle tyres the section height is taken as the width: radius = (bead seat + 2 x width) / 2.
+ * Reads a tyre's marking. Bicycle, ISO 5775 / ETRTO: `37-622`, width and bead seat in mm, the section height taken as the
+ * width. Motor: `110/70-17`, width in mm, aspect in %, rim in inches. Kart and off-road: `22x7-10`, outer diameter, width
+ * and rim in inches.
  */
 export function parseTyreMarking(text: string): Result<Tyre> {
-  const match = /^\s*(\d{2,3}(?:\.\d+)?)\s*[-–—x×/]\s*(\d{3})\s*$/i.exec(text);
-  if (!match) {
-    return failure(
-      `“${text.trim()}” is not a tyre marking. Type width and bead seat in mm as on the tyre's side, such as 37-622.`,
-    );
+  const trimmed = text.trim();
+  for (const { pattern, read } of [BICYCLE, MOTOR, OFF_ROAD]) {
+    const match = pattern.exec(trimmed);
+    if (match) return read(match.slice(1).map(Number));
   }
-  const width = Number(match[1]);
-  const beadSeat = Number(match[2]);
-  if (width < 10 || width > 130)
-    return failure(`A tyre ${width} mm wide is outside 10 to 130 mm: is the marking the other way round?`);
-  if (beadSeat < 100 || beadSeat > 800)
-    return failure(`A bead seat of ${beadSeat} mm is outside 100 to 800 mm.`);
-  return success({ width, beadSeat, radius: (beadSeat + 2 * width) / 2 });
+  return failure(
+    `“${trimmed}” is not a tyre marking. Type it as on the tyre’s side: 37-622 on a bicycle, 110/70-17 on a motorcycle, 22x7-10 off the road.`,
+  );
 }
 
 /** Radius from a roll-out, the distance of one turn on the ground: circumference / 2 pi. */

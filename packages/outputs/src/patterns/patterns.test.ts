@@ -1,5 +1,5 @@
-import { createBuild, planBuild, type Plan } from '@larchwood/core';
 import { describe, expect, it } from 'vitest';
+import { made, planMade } from '../../../../testing/made.js';
 import { measurePdf, span, type MeasuredPage } from '../../../../testing/measurePdf.js';
 import { drawingsToPdf } from '../pdf.js';
 import { drawingToSvg } from '../svg.js';
@@ -7,12 +7,7 @@ import { pieceDrawing } from './pieceDrawing.js';
 import { patternSheets, PatternTooLarge, SHEETS, type SheetOptions } from './sheets.js';
 import { stripsOf } from './strip.js';
 
-const plan = ((): Plan => {
-  const made = createBuild({ name: 'Żółw & <Søn> – ½', kind: 'bicycle', startingSet: 'touring' });
-  const planned = made.ok && planBuild(made.value);
-  if (!planned || !planned.ok) throw new Error('no plan');
-  return planned.plan;
-})();
+const plan = planMade(made('bicycle', 'touring', { name: 'Żółw & <Søn> – ½' }));
 const options: SheetOptions = {
   size: 'A4',
   paperThickness: 0.1,

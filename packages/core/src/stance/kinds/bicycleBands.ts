@@ -1,12 +1,8 @@
-import type { Band } from '../dimension.js';
-
-const PRACTICE = 'common practice';
-const MEMORY = 'common practice, from memory';
-
-const band = (use: string, low: number, high: number, source = MEMORY): Band => ({ low, high, use, source });
+import { band, PRACTICE } from './bands.js';
+import type { Bands } from '../dimension.js';
 
 /** Usual bands by use and dimension id; mm and degrees. */
-export const BICYCLE_BANDS: Readonly<Record<string, Readonly<Record<string, Band>>>> = {
+export const BICYCLE_BANDS: Bands = {
   road: {
     headAngle: band('road bicycle', 71, 74, PRACTICE),
     trail: band('road bicycle', 50, 65, PRACTICE),
@@ -46,5 +42,12 @@ export const BICYCLE_BANDS: Readonly<Record<string, Readonly<Record<string, Band
     bottomBracketHeight: band('small-wheel bicycle', 265, 300),
     seatTubeAngle: band('small-wheel bicycle', 70, 73.5),
     toeClearance: band('any bicycle', 0, 160),
+  },
+  cruiser: {
+    headAngle: band('stretched cruiser', 55, 68, PRACTICE),
+    trail: band('stretched cruiser', 80, 160),
+    wheelbase: band('stretched cruiser', 1200, 1500),
+    bottomBracketHeight: band('stretched cruiser', 230, 310),
+    toeClearance: band('any bicycle', 0, 600),
   },
 };

@@ -1,4 +1,5 @@
 import type { StartingSet } from '../dimension.js';
+import { RIGID } from './groups.js';
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 export const BICYCLE_SETS: readonly StartingSet[] = [
@@ -21,6 +22,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       reach: 380,
       crankLength: 170,
       toeAllowance: 100,
+      ...RIGID,
     },
   },
   {
@@ -42,6 +44,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       reach: 385,
       crankLength: 172.5,
       toeAllowance: 100,
+      ...RIGID,
     },
   },
   {
@@ -63,6 +66,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       reach: 440,
       crankLength: 170,
       toeAllowance: 100,
+      ...RIGID,
     },
   },
   {
@@ -88,6 +92,31 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       reach: 390,
       crankLength: 170,
       toeAllowance: 100,
+      ...RIGID,
+    },
+  },
+  {
+    id: 'cruiser',
+    name: 'Stretched low cruiser',
+    about:
+      'Slack head, long wheelbase, a donor rear end. The wheelbase is held and the reach follows; no first frame is made.',
+    wheels: { front: '50-584', rear: '50-559' },
+    bands: 'cruiser',
+    frame: { none: true },
+    held: {
+      headAngle: 62,
+      forkOffset: 50,
+      axleToCrown: 430,
+      lowerStack: 12,
+      headTubeLength: 120,
+      chainstayLength: 430,
+      bottomBracketDrop: 40,
+      seatTubeAngle: 66,
+      seatTubeLength: 380,
+      wheelbase: 1370,
+      crankLength: 165,
+      toeAllowance: 100,
+      ...RIGID,
     },
   },
 ];

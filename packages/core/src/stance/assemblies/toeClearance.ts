@@ -1,38 +1,39 @@
-import { toRadians } from '../../units/angle.js';
 import { along, add, scale, subtract, turn, type Vector } from '../../vector/vector.js';
-import { bottomBracket, frontTrail, SHOE_MIDDLE, type BicycleState } from './bicycleShape.js';
+import type { Place, SteeredWheel } from '../dimension.js';
+
+/** Half the distance between the middles of the two shoes. Common practice, no source. */
+export const SHOE_MIDDLE = 120;
 
 /**
  * Fore-aft gap from the shoe's toe, crank level and forward, to the tyre when the bars are turned until the tyre's
  * rear edge stands in line with the shoe. Negative: they overlap. The wheel is a thin disc of the rolling radius,
  * turned exactly about the steering axis; the shoe's middle is 120 mm off the middle plane [common practice].
  */
-export function toeClearance(b: BicycleState): number {
-  const bb = bottomBracket(b);
-  const toe = bb.x + b.crankLength + b.toeAllowance;
+export function toeClearance(wheel: SteeredWheel, toe: Place): number {
   let low = 0;
   let high = 80;
   // The rear edge moves steadily outward as the bars turn, so halving finds the steer angle that meets the shoe.
   for (let round = 0; round < 40; round += 1) {
     const middle = (low + high) / 2;
-    if (Math.abs(rearEdge(b, middle, bb.z)[1]) < SHOE_MIDDLE) low = middle;
+    if (Math.abs(rearEdge(wheel, middle, toe.z)[1]) < SHOE_MIDDLE) low = middle;
     else high = middle;
   }
-  return rearEdge(b, (low + high) / 2, bb.z)[0] - toe;
+  return rearEdge(wheel, (low + high) / 2, toe.z)[0] - toe.x;
 }
 
 /** Rearmost point of the turned wheel's rim circle at a height above ground. */
-function rearEdge(b: BicycleState, steer: number, height: number): Vector {
-  const angle = toRadians(b.headAngle);
-  const axis: Vector = [-Math.cos(angle), 0, Math.sin(angle)];
-  const ground: Vector = [b.wheelbase + frontTrail(b), 0, 0];
-  const centre = add(ground, turn(subtract([b.wheelbase, 0, b.frontRadius], ground), axis, steer));
+function rearEdge(
+  { axis, axisPoint, centre: straight, radius }: SteeredWheel,
+  steer: number,
+  height: number,
+): Vector {
+  const centre = add(axisPoint, turn(subtract(straight, axisPoint), axis, steer));
   const rearward = turn([-1, 0, 0], axis, steer);
   const upward = turn([0, 0, 1], axis, steer);
   // centre.z + R (rearward.z cos a + upward.z sin a) = height, on the rear half
   const reach = Math.hypot(rearward[2], upward[2]);
-  const lift = Math.max(-1, Math.min(1, (height - centre[2]) / (b.frontRadius * reach)));
+  const lift = Math.max(-1, Math.min(1, (height - centre[2]) / (radius * reach)));
   const a = Math.asin(lift) - Math.atan2(rearward[2], upward[2]);
   const spoke = add(scale(rearward, Math.cos(a)), scale(upward, Math.sin(a)));
-  return along(centre, spoke, b.frontRadius);
+  return along(centre, spoke, radius);
 }

@@ -1,0 +1,94 @@
+import { assembly, entry, worked, type Assembly } from '../assembly.js';
+import type { Compression, State } from '../dimension.js';
+import { levelled } from '../pitch.js';
+import type { WheelbaseState } from './wheelbase.js';
+
+interface Springs {
+  readonly frontTravel: number;
+  readonly frontSag: number;
+  readonly rearTravel: number;
+  readonly rearSag: number;
+}
+type TravelState = WheelbaseState & Springs;
+
+/** Against ride height, at which all dimensions are told: a rigid end has no travel and stays. */
+export const unladen = (s: Springs): Compression => ({
+  front: -s.frontSag,
+  rear: -s.rearSag,
+});
+export const fullTravel = (s: Springs): Compression => ({
+  front: s.frontTravel - s.frontSag,
+  rear: s.rearTravel - s.rearSag,
+});
+
+/** Travel and sag of both ends, and what unladen and full travel make of the steering. */
+export function travel({ front }: Assembly, { rearAxle }: Assembly): Assembly {
+  if (!front || !rearAxle) throw new Error('Travel needs a front and a rear end.');
+  const { lean, axle, pitched } = front;
+  const at = (s: TravelState, compression: Compression) => {
+    const state = s as unknown as State;
+    if (compression.front === 0 && compression.rear === 0) return pitched(state, 0);
+    const [rearAt, frontAt] = [rearAxle(state, compression.rear), axle(state, compression.front)];
+    return pitched(state, levelled(rearAt, s.rearRadius, frontAt, s.frontRadius).pitch);
+  };
+  const [unladenIs, fullIs] = [
+    ['Unladen', 'u', 'with nobody aboard and the springs extended', unladen],
+    ['Full', 'x', 'with both ends pressed to the end of their travel', fullTravel],
+  ] as const;
+  const end = (id: 'front' | 'rear', letter: string) => [
+    entry({
+      id: `${id}Travel`,
+      name: `${id === 'front' ? 'Front' : 'Rear'} wheel travel`,
+      symbol: `${letter}t`,
+      limits: [0, 500] as const,
+      meaning: `From springs extended to fully pressed, at the ${id} wheel; 0 when it is rigid.`,
+    }),
+    entry({
+      id: `${id}Sag`,
+      name: `${id === 'front' ? 'Front' : 'Rear'} sag`,
+      symbol: `${letter}s`,
+      limits: [0, 400] as const,
+      meaning: `How far the ${id} end sinks when the rider is aboard; all dimensions are told in that state.`,
+    }),
+  ];
+  return assembly<TravelState>({
+    start: { frontTravel: 0, frontSag: 0, rearTravel: 0, rearSag: 0 },
+    dimensions: [
+      ...end('front', 'f'),
+      ...end('rear', 'r'),
+      ...[unladenIs, fullIs].flatMap(([name, letter, when, compression]) => [
+        worked<TravelState>({
+          id: `${lean.id}${name}`,
+          name: `${lean.name}, ${name === 'Full' ? 'full travel' : 'unladen'}`,
+          symbol: `${lean.symbol}${letter}`,
+          quantity: 'angle',
+          formula: '',
+          source: 'the frame pitched on to both tyres; exact',
+          meaning: `${lean.name} ${when}.`,
+          letGo: [lean.id],
+          of: (s) => at(s, compression(s)).lean,
+        }),
+        worked<TravelState>({
+          id: `trail${name}`,
+          name: `Trail, ${name === 'Full' ? 'full travel' : 'unladen'}`,
+          symbol: `t${letter}`,
+          formula: '',
+          source: 'the frame pitched on to both tyres; exact',
+          meaning: `Trail ${when}.`,
+          letGo: ['forkOffset', 'clampOffset', 'spindleOffset', lean.id],
+          of: (s) => at(s, compression(s)).trail,
+        }),
+      ]),
+    ],
+    refuse: (known) =>
+      (['front', 'rear'] as const).flatMap((which) => {
+        const [most, sag] = [known[`${which}Travel`], known[`${which}Sag`]];
+        return most !== undefined && sag !== undefined && sag > most
+          ? [`${which}Sag`, `${which}Travel`].map((where) => ({
+              where,
+              message: `The ${which} end cannot sag further than its travel of ${most.toFixed(1)} mm.`,
+            }))
+          : [];
+      }),
+  });
+}

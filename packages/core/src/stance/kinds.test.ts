@@ -1,0 +1,348 @@
+import { mat4, vec3 } from 'gl-matrix';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
+import { length, subtract, type Vector } from '../vector/vector.js';
+import type { Kind } from './dimension.js';
+import { dragPoint } from './drag.js';
+import { releases, weightsOf } from './exchange.js';
+import { formulaWithNumbers } from './explain.js';
+import { findKind, KINDS } from './kinds/registry.js';
+import { slopeUnder } from './clearance.js';
+import { leftFront, type TwoTrackState } from './assemblies/twoTrackFront.js';
+import { otherSolutions, solveStance } from './solve.js';
+import { steered } from './steering.js';
+import { whatIf } from './whatIf.js';
+import { without } from '../without.js';
+
+const kindOf = (id: string): Kind => findKind(id)!;
+
+describe.each(EVERY_SET)('%s, %s', (kindId, set) => {
+  const kind = kindOf(kindId);
+  const build = made(kindId, set);
+  const stance = stanceMade(build);
+
+  it('its data hangs together', () => {
+    const ids = kind.dimensions.map(({ id }) => id);
+    const unique = (values: readonly string[]) =>
+      expect(new Set(values).size, values.join()).toBe(values.length);
+    unique(ids);
+    unique(kind.dimensions.map(({ symbol }) => symbol));
+    expect(kind.state.every((entry) => ids.includes(entry))).toBe(true);
+    const named = [
+      ...kind.readings,
+      ...kind.groups.flatMap((group) => group.ids),
+      ...kind.drawn.map(({ id }) => id),
+    ];
+    expect(named.filter((id) => !ids.includes(id))).toEqual([]);
+    for (const bands of Object.values(kind.bands))
+      expect(Object.keys(bands).filter((id) => !ids.includes(id))).toEqual([]);
+    const points = Object.keys(stance.points);
+    const used = [
+      ...kind.outline.flatMap(({ from, to }) => [from, to]),
+      ...kind.handles.map(({ point }) => point),
+      ...kind.drawn.flatMap((each) => (each.as === 'angle' ? [each.at] : [each.from, each.to])),
+    ];
+    expect(used.filter((name) => !points.includes(name))).toEqual([]);
+  });
+
+  it('every formula, worked out with the symbols’ values, gives the dimension', () => {
+    const upright =
+      'camber' in stance.values ? holding(build, { ...build.stance.held, camber: 0, toe: 0 }) : build;
+    const { values } = stanceMade(upright);
+    let checked = 0;
+    for (const dimension of kind.dimensions) {
+      if (!dimension.formula.includes('=')) continue;
+      expect(workedOut(dimension.formula, kind, values), `${dimension.formula}`).toBeCloseTo(
+        values[dimension.id]!,
+        6,
+      );
+      // What is shown carries no symbol any more.
+      expect(
+        formulaWithNumbers(kind, dimension, values, { length: 'mm', denominator: 32 })!.replace(
+          /a?(sin|cos|tan)/g,
+          '',
+        ),
+      ).not.toMatch(/[A-Za-z]/);
+      checked += 1;
+    }
+    expect(checked).toBeGreaterThanOrEqual(5);
+  });
+
+  it('any admissible exchange, and several in a row, give the same vehicle', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat({ max: 1000 }), { minLength: 1, maxLength: 5 }), (choices) => {
+        let held = stance.held;
+        for (const choice of choices) {
+          const pins = kind.dimensions.filter(({ id }) => !(id in held));
+          const pin = pins[choice % pins.length]!.id;
+          const offered = releases(kind, stance.state, held, pin);
+          // A weak grip only blows small errors up: builders are offered it last.
+          const firm = offered.filter(({ perUnit }) => Math.abs(perUnit) < 50);
+          const release = firm[choice % Math.max(1, firm.length)];
+          if (!release) continue;
+          held = { ...without(held, release.id), [pin]: stance.values[pin]! };
+        }
+        const again = solveStance(kind, held, stance.state);
+        if (!again.ok) throw new Error(`${Object.keys(held).join()}: ${again.refusals[0]!.message}`);
+        return (
+          Object.entries(held).every(([id, value]) => Math.abs(again.values[id]! - value) < 1e-6) &&
+          kind.dimensions.every(({ id }) => Math.abs(again.values[id]! - stance.values[id]!) < 1e-3)
+        );
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('what is offered to let go keeps the vehicle solvable, and the foretold change comes true', () => {
+    for (const { id: pin, quantity } of kind.dimensions) {
+      for (const { id, perUnit } of releases(kind, stance.state, stance.held, pin)) {
+        if (Math.abs(perUnit) > 50) continue;
+        const { [id]: was, ...rest } = stance.held;
+        const step = quantity === 'angle' ? 1e-3 : 1e-2;
+        const moved = solveStance(kind, { ...rest, [pin]: stance.values[pin]! + step }, stance.state);
+        if (!moved.ok) continue; // at a limit
+        expect((moved.values[id]! - was!) / step, `${pin} for ${id}`).toBeCloseTo(
+          perUnit,
+          Math.abs(perUnit) > 5 ? 0 : 1,
+        );
+      }
+    }
+  });
+
+  it('has no finding that stops, and rides level at sag, unladen and fully pressed', () => {
+    expect(planMade(build).findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
+    for (const posture of Object.values(stance.postures ?? {}))
+      for (const { centre, radius } of posture.wheels) expect(centre[2] - radius).toBeCloseTo(0, 6);
+  });
+});
+
+/** Works a formula out as text, with degrees: nothing of the dimension's own computation. */
+function workedOut(formula: string, kind: Kind, values: Readonly<Record<string, number>>): number {
+  const right = formula.split('=')[1]!;
+  const script = right
+    .replace(/(a?(?:sin|cos|tan)) ([A-Za-z][A-Za-z0-9]*)/g, '$1($2)')
+    .replace(/[A-Za-z][A-Za-z0-9]*/g, (word) => (/^a?(sin|cos|tan)$/.test(word) ? `F.${word}` : `V.${word}`))
+    .replaceAll('√', 'Math.sqrt')
+    .replaceAll('²', '**2')
+    .replaceAll('·', '*')
+    .replaceAll('−', '-')
+    .replaceAll('°', '');
+  const turn = Math.PI / 180;
+  const F = {
+    sin: (a: number) => Math.sin(a * turn),
+    cos: (a: number) => Math.cos(a * turn),
+    tan: (a: number) => Math.tan(a * turn),
+    asin: (a: number) => Math.asin(a) / turn,
+  };
+  const V = Object.fromEntries(kind.dimensions.map(({ symbol, id }) => [symbol, values[id]!]));
+  return new Function('F', 'V', `return ${script}`)(F, V) as number;
+}
+
+describe('two-track front ends, in three dimensions', () => {
+  const state = fc.record({
+    rearRadius: fc.constant(250),
+    frontRadius: fc.double({ min: 120, max: 320, noNaN: true }),
+    rearWidth: fc.constant(40),
+    frontWidth: fc.constant(40),
+    wheelbase: fc.constant(1100),
+    frontTrack: fc.double({ min: 600, max: 1500, noNaN: true }),
+    caster: fc.double({ min: -5, max: 30, noNaN: true }),
+    kingpinInclination: fc.double({ min: -5, max: 25, noNaN: true }),
+    spindleOffset: fc.double({ min: -60, max: 60, noNaN: true }),
+    spindleLength: fc.double({ min: 0, max: 200, noNaN: true }),
+    camber: fc.double({ min: -6, max: 6, noNaN: true }),
+    toe: fc.double({ min: -2, max: 2, noNaN: true }),
+  });
+  const glide = (m: mat4, v: Vector): Vector =>
+    [...vec3.transformMat4(vec3.create(), [...v], m)] as unknown as Vector;
+
+  it('camber, patch drop and trail through the sweep agree with an independent rotation', () => {
+    // Source: gl-matrix, a general library: rotation about an axis through a point, and the lowest of many tyre points.
+    mat4.create();
+    fc.assert(
+      fc.property(state, fc.double({ min: -45, max: 45, noNaN: true }), (s: TwoTrackState, steer) => {
+        const wheel = leftFront(s);
+        const m = mat4.create();
+        mat4.translate(m, m, [...wheel.axisPoint]);
+        mat4.rotate(m, m, (steer * Math.PI) / 180, [...wheel.axis]);
+        mat4.translate(m, m, [...wheel.axisPoint].map((x) => -x) as [number, number, number]);
+        const centre = glide(m, wheel.centre);
+        const tip = glide(
+          m,
+          [0, 1, 2].map((i) => wheel.centre[i]! + 1000 * wheel.spindle[i]!) as unknown as Vector,
+        );
+        const spindle = subtract(tip, centre).map((x) => x / 1000) as unknown as Vector;
+        // The lowest point of the disc lies straight down its plane: the height of the rim there.
+        const low = centre[2] - s.frontRadius * Math.sqrt(1 - spindle[2] ** 2);
+        const told = steered(wheel, steer);
+        const camber = -(Math.asin(spindle[2] / length(spindle)) * 180) / Math.PI;
+        return Math.abs(told.camber - camber) < 2e-3 && Math.abs(-told.drop - low) < 2e-3;
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('caster trail and scrub are the plane formulas for an upright wheel', () => {
+    // Source: Rf tan c - e / cos c, and the front view's b - Rf tan k.
+    const { values: v } = stanceMade(made('tadpole-trike', 'tadpole', { held: { spindleOffset: 8 } }));
+    const rad = Math.PI / 180;
+    expect(v.casterTrail).toBeCloseTo(243 * Math.tan(12 * rad) - 8 / Math.cos(12 * rad), 9);
+    expect(v.scrubRadius).toBeCloseTo(68 - 243 * Math.tan(14 * rad), 9);
+    expect(v.pinTrack).toBeCloseTo(780 - 2 * v.scrubRadius!, 9);
+  });
+
+  it('the patches stand at the track whatever camber and toe, and toe reads as on a tape', () => {
+    fc.assert(
+      fc.property(state, (s: TwoTrackState) => {
+        const { centre, spindle, radius } = leftFront(s);
+        const upright = Math.sqrt(1 - spindle[2] ** 2);
+        return Math.abs(centre[2] - radius * upright) < 1e-9 && Math.abs(length(spindle) - 1) < 1e-12;
+      }),
+    );
+    const { values } = stanceMade(made('kart', 'kart', { held: { toe: 0.5 } }));
+    // Per wheel 2 R sin(toe) across its diameter, two wheels.
+    expect(values.toeDifference).toBeCloseTo(2 * 2 * 127 * Math.sin((0.5 * Math.PI) / 180), 9);
+  });
+
+  it('a kart’s inside patch comes down and its outside one goes up, which lifts the inside rear', () => {
+    // Source: practice.
+    const [left] = stanceMade(made('kart', 'kart')).steered;
+    expect(steered(left!, 20).drop).toBeGreaterThan(3);
+    expect(steered(left!, -20).drop).toBeLessThan(0);
+  });
+});
+
+describe('travel and slopes', () => {
+  it('a fork pressed by c leans the vehicle forward by asin over its wheelbase, both tyres on the ground', () => {
+    // Independent: only the front end moves, wheels of one size, so the frame turns until both axles are level again.
+    const build = made('bicycle', 'trail', { held: { frontTravel: 120, frontSag: 30 } });
+    const { values: v, state } = stanceMade(build);
+    const H = (67.5 * Math.PI) / 180;
+    const c = 90;
+    const [x, z] = [v.wheelbase! - c * Math.cos(H), c * Math.sin(H)];
+    expect(v.headAngleFull).toBeCloseTo(67.5 + (Math.atan2(z, x) * 180) / Math.PI, 6);
+    expect(v.headAngleUnladen).toBeLessThan(67.5);
+    expect(state.frontTravel).toBe(120);
+  });
+  it('slopes touch the tyre: a point on the ground clears none, one level with the axle asin(R / distance)', () => {
+    expect(slopeUnder({ x: 0, z: 300 }, 300, { x: 900, z: 0 })).toBeCloseTo(0, 9);
+    expect(slopeUnder({ x: 0, z: 300 }, 300, { x: 600, z: 300 })).toBeCloseTo(30, 9);
+    expect(slopeUnder({ x: 0, z: 300 }, 300, { x: 200, z: 400 })).toBe(90);
+  });
+});
+
+describe('hold and follow', () => {
+  it('leg room can decide a kart’s wheelbase, and the wheelbase the leg room', () => {
+    const build = made('kart', 'kart');
+    const longer = stanceMade(holding(build, { ...build.stance.held, legRoom: 1040 }));
+    expect(longer.values.wheelbase).toBeCloseTo(1120, 9);
+    expect(releases(kindOf('kart'), longer.state, longer.held, 'wheelbase').map(({ id }) => id)).toEqual([
+      'pedalsAhead',
+      'seatAhead',
+      'legRoom',
+    ]);
+  });
+  it('offers the best first, and nothing where nothing can be let go', () => {
+    const { state, held } = stanceMade(made());
+    const offered = (pin: string) => releases(kindOf('bicycle'), state, held, pin).map(({ id }) => id);
+    expect(offered('trail')).toEqual(['forkOffset', 'headAngle']);
+    expect(offered('bottomBracketHeight')).toEqual(['bottomBracketDrop']);
+    expect(offered('wheelbase')[0]).toBe('reach');
+    expect(offered('reach')).toEqual([]);
+    expect(offered('frontRadius')).toEqual([]);
+  });
+  it('weights are what finite differences of whole solves say', () => {
+    const kind = kindOf('motorcycle');
+    const { state, held, values } = stanceMade(made('motorcycle', 'standard'));
+    for (const [id, weight] of weightsOf(kind, state, held, 'headToPivot')) {
+      const nudged = solveStance(kind, { ...held, [id]: held[id]! + 1e-3 }, state);
+      if (nudged.ok)
+        expect((nudged.values.headToPivot! - values.headToPivot!) / 1e-3, id).toBeCloseTo(weight, 2);
+    }
+  });
+  it('two vehicles that meet the same dimensions are both found, and the near one is kept', () => {
+    // Front centre and wheelbase held, chainstay free: the bottom bracket may lie behind or ahead of the front axle's circle.
+    const kind = kindOf('bicycle');
+    const { state, held, values } = stanceMade(made());
+    const both = {
+      ...without(held, 'reach', 'chainstayLength'),
+      wheelbase: values.wheelbase!,
+      effectiveTopTube: values.effectiveTopTube!,
+    };
+    expect(solveStance(kind, both, state)).toMatchObject({ ok: true });
+    const tight = {
+      ...without(held, 'headAngle', 'reach'),
+      wheelbase: values.wheelbase!,
+      frontCentre: values.frontCentre!,
+    };
+    const solved = solveStance(kind, { ...tight }, state);
+    if (solved.ok) {
+      for (const other of otherSolutions(kind, tight, solved.state))
+        for (const [id, value] of Object.entries(tight))
+          expect(kind.dimensions.find((each) => each.id === id)!.evaluate(other)).toBeCloseTo(value, 6);
+    }
+  });
+  it('a pulled point goes where it is pulled, by what is held; what cannot give says what to hold', () => {
+    const kind = kindOf('bicycle');
+    const { state, held, points } = stanceMade(made());
+    const at = points.bottomBracket!;
+    const pulled = dragPoint(kind, held, state, {
+      point: 'bottomBracket',
+      moves: ['chainstayLength', 'bottomBracketDrop'],
+      view: 'side',
+      target: [at[0] + 20, at[2] + 10],
+    });
+    if (!pulled.gives) throw new Error('it should give');
+    const moved = solveStance(kind, pulled.held, state);
+    const now = moved.ok ? kind.points(moved.state).bottomBracket! : at;
+    expect(now[0] - at[0]).toBeCloseTo(20, -0.5);
+    expect(now[2] - at[2]).toBeCloseTo(10, 0);
+    // Reach is held, so the axle has nowhere to go.
+    expect(
+      dragPoint(kind, held, state, {
+        point: 'frontAxle',
+        moves: ['wheelbase', 'frontCentre'],
+        view: 'side',
+        target: [1200, 339],
+      }),
+    ).toEqual({ gives: false, pin: 'wheelbase' });
+    // Pulled beyond what can be: as far as the limit, never out of it.
+    const far = dragPoint(kind, held, state, {
+      point: 'bottomBracket',
+      moves: ['bottomBracketDrop'],
+      view: 'side',
+      target: [at[0], -9000],
+    });
+    expect(far.gives && far.held.bottomBracketDrop).toBeLessThanOrEqual(300);
+  });
+  it('what-if agrees with a stance held there, and has gaps where no vehicle is', () => {
+    const { state, held } = stanceMade(made());
+    const swept = whatIf(kindOf('bicycle'), held, state, {
+      across: 'headAngle',
+      from: 20,
+      to: 80,
+      count: 60,
+    });
+    expect(swept[0]!.values).toBeUndefined();
+    expect(swept[52]!.values!.trail).toBeCloseTo(
+      stanceMade(made('bicycle', 'road', { held: { headAngle: 72 } })).values.trail!,
+      9,
+    );
+  });
+});
+
+it('every kind can be found and named', () => {
+  expect(KINDS.map(({ id }) => id)).toEqual([
+    'bicycle',
+    'tandem',
+    'triplet',
+    'scooter',
+    'motorcycle',
+    'low-motorcycle',
+    'delta-trike',
+    'tadpole-trike',
+    'kart',
+    'buggy',
+  ]);
+});

@@ -1,0 +1,100 @@
+import { kindOf } from '../assembly.js';
+import type { Kind, StartingSet } from '../dimension.js';
+import { deck } from '../assemblies/floor.js';
+import { forkFront } from '../assemblies/singleFront.js';
+import { travel } from '../assemblies/travel.js';
+import { singleRear, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
+import { band } from './bands.js';
+import { FORK_GROUP, RIGID, TRAVEL_GROUP } from './groups.js';
+
+/** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
+const SETS: readonly StartingSet[] = [
+  {
+    id: 'scooter-small',
+    name: 'Small wheels',
+    about: '47-203 wheels, a low deck between them.',
+    wheels: { front: '47-203', rear: '47-203' },
+    bands: 'scooter',
+    held: {
+      headAngle: 74,
+      forkOffset: 15,
+      axleToCrown: 190,
+      lowerStack: 10,
+      headTubeLength: 120,
+      wheelbase: 980,
+      deckHeight: 125,
+      deckThickness: 35,
+      deckLength: 500,
+      deckAhead: 185,
+      ...RIGID,
+    },
+  },
+  {
+    id: 'scooter-large',
+    name: 'Large front wheel',
+    about: '47-406 in front, 47-305 behind: rolls over kerbs and setts.',
+    wheels: { front: '47-406', rear: '47-305' },
+    bands: 'scooter',
+    held: {
+      headAngle: 73,
+      forkOffset: 32,
+      axleToCrown: 300,
+      lowerStack: 10,
+      headTubeLength: 130,
+      wheelbase: 1180,
+      deckHeight: 125,
+      deckThickness: 35,
+      deckLength: 480,
+      deckAhead: 230,
+      ...RIGID,
+    },
+  },
+];
+
+export const SCOOTER: Kind = kindOf(
+  {
+    id: 'scooter',
+    name: 'Scooter',
+    about: 'A deck to stand on between two wheels, pushed or driven.',
+    groups: [
+      {
+        title: 'Length and deck',
+        ids: [
+          'wheelbase',
+          'deckHeight',
+          'deckThickness',
+          'groundClearance',
+          'deckLength',
+          'deckAhead',
+          'deckToTyre',
+          'breakOver',
+          'overallLength',
+        ],
+      },
+      FORK_GROUP,
+      TRAVEL_GROUP,
+    ],
+    readings: ['trail', 'wheelbase', 'wheelFlop', 'deckHeight', 'groundClearance', 'breakOver', 'deckToTyre'],
+    views: ['side'],
+    bands: {
+      scooter: {
+        headAngle: band('scooter', 70, 78),
+        trail: band('scooter', 20, 60),
+        wheelbase: band('scooter', 850, 1250),
+        deckHeight: band('scooter', 60, 140),
+        groundClearance: band('scooter', 35, 110),
+        deckToTyre: band('scooter', 60, 260),
+      },
+    },
+    startingSets: SETS,
+    schools: [],
+  },
+  [
+    wheelbase({ wheelbase: 1000, letGo: ['deckToTyre'] }),
+    singleRear,
+    straightUpRear,
+    forkFront,
+    deck,
+    travel(forkFront, straightUpRear),
+  ],
+);

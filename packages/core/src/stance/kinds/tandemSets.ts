@@ -1,0 +1,66 @@
+import type { Bands, StartingSet } from '../dimension.js';
+import { band } from './bands.js';
+import { RIGID } from './groups.js';
+
+export const TANDEM_BANDS: Bands = {
+  tandem: {
+    headAngle: band('tandem', 71.5, 74),
+    trail: band('tandem', 45, 65),
+    wheelbase: band('tandem', 1700, 1760),
+    cockpit: band('tandem', 680, 740),
+    chainstayLength: band('tandem', 425, 465),
+    bottomBracketHeight: band('tandem', 262, 290),
+    toeClearance: band('any bicycle', 0, 160),
+  },
+};
+export const TRIPLET_BANDS: Bands = {
+  triplet: {
+    headAngle: band('triplet', 71.5, 74),
+    trail: band('triplet', 45, 65),
+    wheelbase: band('triplet', 2350, 2450),
+    cockpit: band('triplet', 660, 740),
+    secondCockpit: band('triplet', 660, 740),
+    bottomBracketHeight: band('triplet', 262, 290),
+    toeClearance: band('any bicycle', 0, 160),
+  },
+};
+
+const COMMON = {
+  headAngle: 73,
+  forkOffset: 50,
+  axleToCrown: 395,
+  lowerStack: 12,
+  headTubeLength: 160,
+  chainstayLength: 440,
+  bottomBracketDrop: 70,
+  seatTubeAngle: 73,
+  seatTubeLength: 560,
+  cockpit: 710,
+  rearSeatTubeLength: 480,
+  crankLength: 170,
+  toeAllowance: 100,
+  ...RIGID,
+};
+const WHEELS = { front: '37-622', rear: '37-622' };
+
+/** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
+export const TANDEM_SETS: readonly StartingSet[] = [
+  {
+    id: 'tandem',
+    name: 'Touring tandem',
+    about: '37-622 wheels; the wheelbase is held, the front rider’s reach follows.',
+    wheels: WHEELS,
+    bands: 'tandem',
+    held: { ...COMMON, wheelbase: 1745 },
+  },
+];
+export const TRIPLET_SETS: readonly StartingSet[] = [
+  {
+    id: 'triplet',
+    name: 'Touring triplet',
+    about: '37-622 wheels; the wheelbase is held, the front rider’s reach follows.',
+    wheels: WHEELS,
+    bands: 'triplet',
+    held: { ...COMMON, cockpit: 690, secondCockpit: 690, middleSeatTubeLength: 500, wheelbase: 2420 },
+  },
+];

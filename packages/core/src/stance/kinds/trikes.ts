@@ -1,0 +1,196 @@
+import { kindOf } from '../assembly.js';
+import type { Kind, StartingSet } from '../dimension.js';
+import { floor } from '../assemblies/floor.js';
+import { seated } from '../assemblies/seated.js';
+import { forkFront } from '../assemblies/singleFront.js';
+import { travel } from '../assemblies/travel.js';
+import { twoTrackFront } from '../assemblies/twoTrackFront.js';
+import { rearPair, singleRear, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
+import { band, PRACTICE } from './bands.js';
+import { FORK_GROUP, RIGID, SEAT_GROUP, TRAVEL_GROUP, TWO_TRACK_GROUPS } from './groups.js';
+
+/** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
+const DELTA_SETS: readonly StartingSet[] = [
+  {
+    id: 'delta',
+    name: 'Recumbent delta',
+    about: '47-507 in front, 40-406 behind; trail is held and the fork offset follows.',
+    wheels: { front: '47-507', rear: '40-406' },
+    bands: 'delta',
+    held: {
+      headAngle: 68,
+      trail: 60,
+      axleToCrown: 370,
+      lowerStack: 12,
+      headTubeLength: 130,
+      wheelbase: 1150,
+      rearTrack: 760,
+      groundClearance: 190,
+      seatAhead: 550,
+      seatHeight: 330,
+      legRoom: 1030,
+      pedalHeight: 420,
+      ...RIGID,
+    },
+  },
+  {
+    id: 'delta-front-driven',
+    name: 'Front-driven delta',
+    about: 'The single front wheel is driven by its hub: a short wheelbase keeps load on it.',
+    wheels: { front: '47-559', rear: '40-406' },
+    bands: 'delta',
+    held: {
+      headAngle: 70,
+      trail: 50,
+      axleToCrown: 400,
+      lowerStack: 12,
+      headTubeLength: 130,
+      wheelbase: 1080,
+      rearTrack: 780,
+      groundClearance: 200,
+      seatAhead: 500,
+      seatHeight: 340,
+      legRoom: 1030,
+      pedalHeight: 430,
+      ...RIGID,
+    },
+  },
+];
+
+export const DELTA_TRIKE: Kind = kindOf(
+  {
+    id: 'delta-trike',
+    name: 'Delta trike',
+    about: 'One steered wheel in front, two behind.',
+    groups: [
+      { title: 'Length and width', ids: ['wheelbase', 'rearTrack', 'rearOverWheels', 'overallLength'] },
+      FORK_GROUP,
+      { title: 'Clearance', ids: ['groundClearance', 'breakOver'] },
+      SEAT_GROUP,
+      TRAVEL_GROUP,
+    ],
+    readings: [
+      'wheelbase',
+      'rearTrack',
+      'trail',
+      'wheelFlop',
+      'forkOffset',
+      'seatHeight',
+      'legRoom',
+      'groundClearance',
+    ],
+    views: ['side', 'plan', 'front'],
+    bands: {
+      delta: {
+        headAngle: band('delta trike', 65, 75),
+        trail: band('delta trike', 30, 75),
+        wheelbase: band('delta trike', 1000, 1400),
+        rearTrack: band('delta trike', 650, 850),
+        seatHeight: band('delta trike', 250, 450),
+        groundClearance: band('delta trike', 90, 260),
+      },
+    },
+    startingSets: DELTA_SETS,
+    schools: [],
+  },
+  [
+    wheelbase({ wheelbase: 1150, letGo: ['pedalsAhead', 'seatAhead'] }),
+    straightUpRear,
+    forkFront,
+    rearPair(760),
+    floor(190),
+    seated({ seatAhead: 550, seatHeight: 330, legRoom: 1030, pedalHeight: 420, feetOn: 'BB' }),
+    travel(forkFront, straightUpRear),
+  ],
+);
+
+const FRONT = {
+  frontTrack: 780,
+  caster: 12,
+  kingpinInclination: 14,
+  spindleOffset: 0,
+  spindleLength: 68,
+  camber: 0,
+  toe: 0,
+};
+const tadpoleFront = twoTrackFront(FRONT);
+const tadpole = (more: Record<string, number>) => ({
+  ...FRONT,
+  groundClearance: 110,
+  seatAhead: 400,
+  seatHeight: 260,
+  legRoom: 1060,
+  pedalHeight: 370,
+  ...RIGID,
+  ...more,
+});
+
+const TADPOLE_SETS: readonly StartingSet[] = [
+  {
+    id: 'tadpole',
+    name: 'Touring tadpole',
+    about: '40-406 in front, 42-559 behind; kingpins aimed near the contact patches.',
+    wheels: { front: '40-406', rear: '42-559' },
+    bands: 'tadpole',
+    held: tadpole({ wheelbase: 1080 }),
+  },
+  {
+    id: 'tadpole-small',
+    name: 'Three small wheels',
+    about: '40-406 all round, lower and a little shorter.',
+    wheels: { front: '40-406', rear: '40-406' },
+    bands: 'tadpole',
+    held: tadpole({ wheelbase: 1020, frontTrack: 740, seatAhead: 350, seatHeight: 230, groundClearance: 95 }),
+  },
+];
+
+export const TADPOLE_TRIKE: Kind = kindOf(
+  {
+    id: 'tadpole-trike',
+    name: 'Tadpole trike',
+    about: 'Two steered wheels in front, one behind.',
+    groups: [
+      {
+        title: 'Length and width',
+        ids: ['wheelbase', 'frontTrack', 'frontOverWheels', 'pinTrack', 'overallLength'],
+      },
+      ...TWO_TRACK_GROUPS,
+      { title: 'Clearance', ids: ['groundClearance', 'breakOver'] },
+      SEAT_GROUP,
+      TRAVEL_GROUP,
+    ],
+    readings: [
+      'wheelbase',
+      'frontTrack',
+      'caster',
+      'casterTrail',
+      'scrubRadius',
+      'outsideCamber',
+      'seatHeight',
+      'legRoom',
+    ],
+    views: ['side', 'plan', 'front'],
+    bands: {
+      tadpole: {
+        caster: band('tadpole trike', 8, 16, PRACTICE),
+        scrubRadius: band('tadpole trike', 0, 20, PRACTICE),
+        casterTrail: band('tadpole trike', 30, 70),
+        wheelbase: band('tadpole trike', 950, 1200),
+        frontTrack: band('tadpole trike', 680, 850),
+        seatHeight: band('tadpole trike', 180, 350),
+        groundClearance: band('tadpole trike', 70, 180),
+      },
+    },
+    startingSets: TADPOLE_SETS,
+    schools: [],
+  },
+  [
+    wheelbase({ wheelbase: 1080, letGo: ['pedalsAhead', 'seatAhead'] }),
+    singleRear,
+    straightUpRear,
+    tadpoleFront,
+    floor(110),
+    seated({ seatAhead: 400, seatHeight: 260, legRoom: 1060, pedalHeight: 370, feetOn: 'BB' }),
+    travel(tadpoleFront, straightUpRear),
+  ],
+);

@@ -1,0 +1,42 @@
+import {
+  createBuild,
+  KINDS,
+  planBuild,
+  stanceOf,
+  type BuildDocument,
+  type CreateOptions,
+  type Plan,
+  type Stance,
+} from '@larchwood/core';
+
+/** Every starting set of every kind. */
+export const EVERY_SET = KINDS.flatMap((kind) => kind.startingSets.map((set) => [kind.id, set.id] as const));
+
+/** A build as its starting set makes it. */
+export function made(
+  kind = 'bicycle',
+  startingSet = 'road',
+  options: Partial<CreateOptions> = {},
+): BuildDocument {
+  const build = createBuild({ name: 'Test', kind, startingSet, ...options });
+  if (!build.ok) throw new Error(build.message);
+  return build.value;
+}
+
+export function stanceMade(document: BuildDocument): Stance {
+  const result = stanceOf(document);
+  if (!result.ok) throw new Error(JSON.stringify(result.refusals));
+  return result.stance;
+}
+
+export function planMade(document: BuildDocument): Plan {
+  const planned = planBuild(document);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
+  return planned.plan;
+}
+
+/** The same build with other values held. */
+export const holding = (document: BuildDocument, held: Readonly<Record<string, number>>): BuildDocument => ({
+  ...document,
+  stance: { ...document.stance, held },
+});
