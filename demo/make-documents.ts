@@ -11,6 +11,7 @@ import {
 interface Demo {
   readonly file: string;
   readonly notes: string;
+  readonly brief: BuildDocument['brief'];
   readonly options: CreateOptions;
 }
 
@@ -19,6 +20,19 @@ const DEMOS: readonly Demo[] = [
     file: 'ferry-road-tourer',
     notes:
       'Loaded touring bicycle for Wilma Osterby, 1.91 m, who carries four bags and a tent. Fork and wheels are on the shelf; the head angle was chosen for 60 mm of trail. The down tube is sold with short thick ends: look at the finding before you cut.',
+    brief: {
+      purpose: 'Loaded touring, four bags and a tent',
+      riders: [{ name: 'Wilma Osterby', stature: 1910, mass: 82 }],
+      shelf: [
+        {
+          sort: 'fork',
+          name: 'Touring fork, 395 mm, 50 mm offset',
+          gives: { axleToCrown: 395, forkOffset: 50 },
+        },
+      ],
+      limits: [],
+      school: 'slide-and-post',
+    },
     options: {
       name: 'Ferry Road tourer',
       kind: 'bicycle',
@@ -38,6 +52,13 @@ const DEMOS: readonly Demo[] = [
     file: 'lock-keeper',
     notes:
       'Small-wheel low-step bicycle for the lock at the end of the yard: on and off twenty times a day in a long coat. All measured in inches, on an inch bench.',
+    brief: {
+      purpose: 'On and off twenty times a day in a long coat',
+      riders: [{ name: 'The lock keepers', stature: 1700, mass: 75 }],
+      shelf: [],
+      limits: [],
+      school: 'slide-and-post',
+    },
     options: {
       name: 'Lock keeper',
       kind: 'bicycle',
@@ -55,10 +76,169 @@ const DEMOS: readonly Demo[] = [
       },
     },
   },
+  {
+    file: 'towpath-tandem',
+    notes: 'For Wilma and Piet Osterby to ride to the sea. The wheelbase is what the shed door allows.',
+    brief: {
+      purpose: 'Day rides for two with a picnic',
+      riders: [
+        { name: 'Wilma Osterby', stature: 1910, mass: 82 },
+        { name: 'Piet Osterby', stature: 1740, mass: 71 },
+      ],
+      shelf: [],
+      limits: [{ dimension: 'overallLength', bound: 'most', value: 2480, rule: 'the shed is 2.5 m deep' }],
+      school: 'none',
+    },
+    options: {
+      name: 'Towpath tandem',
+      kind: 'tandem',
+      startingSet: 'tandem',
+      held: { cockpit: 720, seatTubeLength: 590 },
+    },
+  },
+  {
+    file: 'three-sisters-triplet',
+    notes: 'Built for the summer parade and ridden ever since.',
+    brief: { purpose: 'Parades', riders: [], shelf: [], limits: [], school: 'none' },
+    options: { name: 'Three sisters', kind: 'triplet', startingSet: 'triplet', held: {} },
+  },
+  {
+    file: 'errand-scooter',
+    notes: 'Kick scooter for errands along the quay: rolls over the tram rails on its big front wheel.',
+    brief: {
+      purpose: 'Short errands on rough setts',
+      riders: [{ name: 'Imke Vos', stature: 1660, mass: 58 }],
+      shelf: [
+        { sort: 'front wheel', name: '20 in front wheel with hub brake', marking: '47-406', gives: {} },
+      ],
+      limits: [],
+      school: 'none',
+    },
+    options: {
+      name: 'Errand scooter',
+      kind: 'scooter',
+      startingSet: 'scooter-large',
+      held: { deckHeight: 118 },
+    },
+  },
+  {
+    file: 'heron-hill-125',
+    notes:
+      'Light motorcycle for the Heron Hill climb: a 125 single in a cradle frame. The forks were on the shelf.',
+    brief: {
+      purpose: 'Hill climbs on gravel, 125 class',
+      riders: [{ name: 'Bram Dekker', stature: 1780, mass: 74 }],
+      shelf: [
+        { sort: 'fork', name: '35 mm fork with its clamps', gives: { forkLength: 575 } },
+        { sort: 'engine', name: '125 single', box: [380, 340, 420], gives: {} },
+      ],
+      limits: [{ dimension: 'wheelbase', bound: 'least', value: 1250, rule: 'event rules, light class' }],
+      school: 'spine',
+    },
+    options: {
+      name: 'Heron Hill 125',
+      kind: 'motorcycle',
+      startingSet: 'standard',
+      held: {
+        forkLength: 575,
+        wheelbase: 1310,
+        trail: 98,
+        armLength: 510,
+        frontTravel: 180,
+        frontSag: 50,
+        rearTravel: 170,
+        rearSag: 50,
+        groundClearance: 250,
+        pivotHeight: 360,
+      },
+    },
+  },
+  {
+    file: 'long-quay-cruiser',
+    notes:
+      'Low motorcycle to sit in, with the feet ahead. Planted: the brief wants it 2.35 m long at most, and it is longer.',
+    brief: {
+      purpose: 'Long flat roads',
+      riders: [{ name: 'Noor Teller', stature: 1830, mass: 90 }],
+      shelf: [{ sort: 'engine', name: 'Parallel twin', box: [520, 420, 480], gives: {} }],
+      limits: [{ dimension: 'overallLength', bound: 'most', value: 2350, rule: 'length of the trailer' }],
+      school: 'none',
+    },
+    options: { name: 'Long quay', kind: 'low-motorcycle', startingSet: 'low', held: {} },
+  },
+  {
+    file: 'market-delta',
+    notes: 'Delta trike with a basket between the rear wheels, for the Saturday market.',
+    brief: {
+      purpose: 'Market and shopping',
+      riders: [{ name: 'Greta Lindqvist', stature: 1690, mass: 77 }],
+      shelf: [],
+      limits: [{ dimension: 'rearOverWheels', bound: 'most', value: 820, rule: 'the gate at the lock' }],
+      school: 'table',
+    },
+    options: { name: 'Market delta', kind: 'delta-trike', startingSet: 'delta', held: {} },
+  },
+  {
+    file: 'canal-tadpole',
+    notes:
+      'Tadpole trike for the canal path. Kingpins aimed near the patches; measured in inches and fractions.',
+    brief: {
+      purpose: 'Canal path and lanes',
+      riders: [{ name: 'Hedda Roos', stature: 1720, mass: 68 }],
+      shelf: [{ sort: 'rear wheel', name: '26 in rear wheel with gear hub', marking: '42-559', gives: {} }],
+      limits: [{ dimension: 'frontOverWheels', bound: 'most', value: 850, rule: 'the bollards on the path' }],
+      school: 'table',
+    },
+    options: {
+      name: 'Canal tadpole',
+      kind: 'tadpole-trike',
+      startingSet: 'tadpole',
+      units: { length: 'fraction', denominator: 32 },
+      held: { spindleLength: 70, camber: -1 },
+    },
+  },
+  {
+    file: 'paddock-kart',
+    notes:
+      'Perimeter kart of the Tuesday class. Leg room decides the wheelbase: the tallest driver must fit.',
+    brief: {
+      purpose: 'Tuesday class, small paddock circuit',
+      riders: [{ name: 'The Tuesday class', stature: 1850, mass: 85 }],
+      shelf: [],
+      limits: [
+        { dimension: 'rearOverWheels', bound: 'most', value: 1400, rule: 'class rule, width over wheels' },
+        { dimension: 'wheelbase', bound: 'most', value: 1070, rule: 'class rule' },
+      ],
+      school: 'table',
+    },
+    options: { name: 'Paddock kart', kind: 'kart', startingSet: 'kart', held: { legRoom: 985 } },
+  },
+  {
+    file: 'alder-wood-buggy',
+    notes:
+      'Forest buggy with a cage, sprung all round. Roll structure and harness mounts by the rule book and a licensed engineer.',
+    brief: {
+      purpose: 'Forest tracks on private ground',
+      riders: [
+        { name: 'Bram Dekker', stature: 1780, mass: 74 },
+        { name: 'Imke Vos', stature: 1660, mass: 58 },
+      ],
+      shelf: [
+        {
+          sort: 'donor part',
+          name: 'Uprights of a scrapped quad',
+          gives: { kingpinInclination: 10, spindleLength: 110 },
+        },
+      ],
+      limits: [{ dimension: 'rearOverWheels', bound: 'most', value: 1680, rule: 'the trailer' }],
+      school: 'table',
+    },
+    options: { name: 'Alder Wood buggy', kind: 'buggy', startingSet: 'buggy', held: {} },
+  },
 ];
 
-for (const { file, notes, options } of DEMOS) {
-  const made = createBuild(options);
+for (const { file, notes, brief, options } of DEMOS) {
+  const made = createBuild({ ...options, brief });
   if (!made.ok) throw new Error(made.message);
   const document: BuildDocument = { ...made.value, notes };
   const planned = planBuild(document);
