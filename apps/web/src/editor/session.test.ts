@@ -1,18 +1,13 @@
 import { describe, expect, it, vi } from 'vitest';
-import { createBuild, type BuildDocument } from '@larchwood/core';
+import { made } from '../../../../testing/made.js';
 import { exchangeHeld, holdDimension } from '../stations/stance/hold';
 import { Session } from './session';
 
-const road = (): BuildDocument => {
-  const made = createBuild({ name: 'Road', kind: 'bicycle', startingSet: 'road' });
-  if (!made.ok) throw new Error(made.message);
-  return made.value;
-};
 const head = (session: Session) => session.present().stance.held.headAngle;
 
 describe('the open document', () => {
   it('plans each edit at once and tells who listens', () => {
-    const session = new Session(road());
+    const session = new Session(made());
     const heard = vi.fn();
     session.subscribe(heard);
     const before = session.now().plan!.stance.values.trail!;
@@ -22,7 +17,7 @@ describe('the open document', () => {
   });
 
   it('refuses what no vehicle comes of, about the field that asked, and keeps document, plan and history', () => {
-    const session = new Session(road());
+    const session = new Session(made());
     const before = session.now();
     const refused = session.edit('drop', holdDimension('chainstayLength', 12), 'chainstayLength');
     expect(refused).toMatchObject({ ok: false, message: expect.stringContaining('Chainstay length') });
@@ -30,7 +25,7 @@ describe('the open document', () => {
   });
 
   it('undoes a run of edits with one key as one, and what came after it first', () => {
-    const session = new Session(road());
+    const session = new Session(made());
     for (const angle of [72, 71.5, 71]) session.edit('head', holdDimension('headAngle', angle));
     session.settle();
     session.edit('head', holdDimension('headAngle', 70));
@@ -54,8 +49,8 @@ describe('the open document', () => {
 
   it('a document that has no plan may be mended step by step', () => {
     const broken = {
-      ...road(),
-      stance: { ...road().stance, held: { ...road().stance.held, headAngle: 5, reach: 5000 } },
+      ...made(),
+      stance: { ...made().stance, held: { ...made().stance.held, headAngle: 5, reach: 5000 } },
     };
     const session = new Session(broken);
     expect(session.now().plan).toBeUndefined();
@@ -71,16 +66,16 @@ describe('the open document', () => {
   });
 
   it('unsaved edits of an earlier visit come first, and can be undone', () => {
-    const session = new Session(road(), { ...road(), name: 'Changed' });
+    const session = new Session(made(), { ...made(), name: 'Changed' });
     expect(session.present().name).toBe('Changed');
     session.undo();
-    expect(session.present().name).toBe('Road');
+    expect(session.present().name).toBe('Test');
   });
 
   it('exchanging what is held leaves the vehicle as it is', () => {
-    const session = new Session(road());
+    const session = new Session(made());
     const before = session.now().plan!.stance.values;
-    session.edit('exchange', exchangeHeld('frontCentre', before.frontCentre!));
+    session.edit('exchange', exchangeHeld('frontCentre', before.frontCentre!, 'reach'));
     expect(session.present().stance.held).not.toHaveProperty('reach');
     for (const [id, value] of Object.entries(session.now().plan!.stance.values))
       expect(value, id).toBeCloseTo(before[id]!, 6);

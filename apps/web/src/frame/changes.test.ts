@@ -1,47 +1,43 @@
 import { describe, expect, it } from 'vitest';
-import { createBuild, readDocument, type BuildDocument } from '@larchwood/core';
+import { readDocument, type BuildDocument } from '@larchwood/core';
+import { made } from '../../../../testing/made.js';
 import { changeAxis } from '../stations/fixture/profile';
 import { changeEnd, chooseSection, moveNode, offsetNode } from './changes';
 
-const build = (): BuildDocument => {
-  const made = createBuild({ name: 'Test', kind: 'bicycle', startingSet: 'road' });
-  if (!made.ok) throw new Error(made.message);
-  return made.value;
-};
 const member = (document: BuildDocument, id: string) =>
   document.frame.members.find((each) => each.id === id)!;
 const node = (document: BuildDocument, id: string) => document.frame.nodes.find((each) => each.id === id)!;
 
 describe('changes of the frame', () => {
   it('a chosen section is kept in the document, and one that nobody uses is dropped', () => {
-    const before = build();
+    const before = made();
     const after = chooseSection('topTube', 'round-31.8x1.2')(before);
     expect(member(after, 'topTube').section).toBe('round-31.8x1.2');
     const ids = after.frame.sections.map((section) => section.id);
     expect(ids).toContain('round-31.8x1.2');
     expect(ids).not.toContain(member(before, 'topTube').section);
     expect(readDocument(JSON.parse(JSON.stringify(after))).ok).toBe(true);
-    expect(before).toEqual(build());
+    expect(before).toEqual(made());
   });
   it('an unknown section changes nothing', () => {
-    const before = build();
+    const before = made();
     expect(chooseSection('topTube', 'no-such')(before)).toBe(before);
   });
   it('nodes move along their host or off the middle, and only those', () => {
-    const after = offsetNode('dropout', 72)(moveNode('topAtSeat', 90)(build()));
+    const after = offsetNode('dropout', 72)(moveNode('topAtSeat', 90)(made()));
     expect(node(after, 'topAtSeat').anchor).toMatchObject({ distance: 90 });
     expect(node(after, 'dropout').anchor).toMatchObject({ offset: [0, 72, 0] });
-    expect(node(moveNode('bottomBracket', 90)(build()), 'bottomBracket')).toEqual(
-      node(build(), 'bottomBracket'),
+    expect(node(moveNode('bottomBracket', 90)(made()), 'bottomBracket')).toEqual(
+      node(made(), 'bottomBracket'),
     );
   });
   it('an end or a scale is changed alone', () => {
-    const end = { ...member(build(), 'downTube').ends.end, allowance: 3 };
-    const after = changeAxis('seatCone', { step: 0.25 })(changeEnd('downTube', 'end', end)(build()));
-    expect(member(after, 'downTube').ends).toEqual({ start: member(build(), 'downTube').ends.start, end });
+    const end = { ...member(made(), 'downTube').ends.end, allowance: 3 };
+    const after = changeAxis('seatCone', { step: 0.25 })(changeEnd('downTube', 'end', end)(made()));
+    expect(member(after, 'downTube').ends).toEqual({ start: member(made(), 'downTube').ends.start, end });
     expect(
       after.fixture.profile.axes
-        .filter((axis, index) => axis !== build().fixture.profile.axes[index])
+        .filter((axis, index) => axis !== made().fixture.profile.axes[index])
         .map((axis) => axis.id),
     ).toContain('seatCone');
     expect(readDocument(JSON.parse(JSON.stringify(after))).ok).toBe(true);

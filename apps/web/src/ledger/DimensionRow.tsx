@@ -3,7 +3,8 @@ import { formatAngle, type Band, type Dimension, type LengthDisplay } from '@lar
 import { useEditor, type Editor } from '../editor/editor';
 import { Length } from '../parts/Figure';
 import { Peg } from '../parts/Marks';
-import { exchangeHeld, holdDimension } from '../stations/stance/hold';
+import { holdDimension } from '../stations/stance/hold';
+import { HoldMenu } from './HoldMenu';
 import { QuantityField } from './QuantityField';
 import { Why } from './Why';
 
@@ -47,7 +48,7 @@ const RowView = memo(function RowView({
   edit,
   setActive,
 }: RowViewProps) {
-  const { id, name, quantity, role } = dimension;
+  const { id, name, quantity } = dimension;
   return (
     <div
       className={`flex min-h-[27px] items-start gap-2 px-4 py-[1px] ${lit ? 'bg-larch-wash' : ''}`}
@@ -55,21 +56,20 @@ const RowView = memo(function RowView({
       onPointerLeave={() => setActive(undefined)}
     >
       <span className="flex h-6 w-4 shrink-0 items-center">
-        {role === 'exchange' && !held ? (
-          <button
-            type="button"
-            title={`Hold ${name.toLowerCase()} as it is now`}
-            aria-label={`Hold ${name.toLowerCase()} at its present value; the one held now follows`}
+        {!held ? (
+          <HoldMenu
+            dimension={dimension}
+            value={value}
+            label={`Hold ${name.replace(/^[A-Z](?![A-Z])/, (letter) => letter.toLowerCase())}`}
             className="flex size-6 -translate-x-1 items-center justify-center border border-transparent hover:border-larch"
-            onClick={() => edit(`exchange.${id}`, exchangeHeld(id, value), id)}
           >
             <svg width="14" height="14" viewBox="0 0 16 16" aria-hidden className="text-quiet">
               <circle cx="8" cy="5" r="3.3" fill="none" stroke="currentColor" strokeWidth="1.4" />
               <path d="M8 8.500v6.500" stroke="currentColor" strokeWidth="1.400" />
             </svg>
-          </button>
+          </HoldMenu>
         ) : (
-          <Peg held={held} />
+          <Peg held />
         )}
       </span>
       <span className={`flex min-h-6 min-w-0 flex-1 items-center ${held ? '' : 'text-quiet'}`}>

@@ -18,15 +18,23 @@ const TINT: Readonly<Record<Severity, string>> = {
 };
 
 /** What the builder should know here: what, how much, how much is wanted, and what to do about it. */
-export function Findings({ findings }: { readonly findings: readonly Finding[] }) {
-  const { document, refusals } = useEditor();
-  if (findings.length === 0 && refusals.length === 0) return null;
+export function Findings({
+  findings,
+  refused = true,
+}: {
+  readonly findings: readonly Finding[];
+  /** Also says why the build has no shape, where it has none. */
+  readonly refused?: boolean;
+}) {
+  const { document, refusals: all } = useEditor();
+  const messages = refused ? [...new Set(all.map(({ message }) => message))] : [];
+  if (findings.length === 0 && messages.length === 0) return null;
   return (
     <section aria-label="Findings" className="flex flex-col gap-2 p-3">
-      {refusals.map((refusal) => (
-        <article key={refusal.where + refusal.message} className="border-l-4 border-brick bg-sheet px-3 py-2">
+      {messages.map((message) => (
+        <article key={message} className="border-l-4 border-brick bg-sheet px-3 py-2">
           <h3 className="font-bold text-brick">This build has no shape yet</h3>
-          <p>{refusal.message}</p>
+          <p>{message}</p>
         </article>
       ))}
       {findings.map((finding) => (

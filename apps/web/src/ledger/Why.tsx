@@ -1,7 +1,9 @@
 import { Popover } from 'radix-ui';
-import { memo } from 'react';
-import type { Band, Dimension, LengthDisplay } from '@larchwood/core';
+import { memo, useState } from 'react';
+import { findKind, formulaWithNumbers, type Band, type Dimension, type LengthDisplay } from '@larchwood/core';
+import { useEditor } from '../editor/editor';
 import { Measure } from '../parts/Figure';
+import { DimensionPicture } from './DimensionPicture';
 
 interface Props {
   readonly dimension: Dimension;
@@ -11,8 +13,9 @@ interface Props {
 
 /** A dimension's name; pressed, it explains itself. */
 export const Why = memo(function Why({ dimension, band, display }: Props) {
+  const [open, setOpen] = useState(false);
   return (
-    <Popover.Root>
+    <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger className="min-w-0 text-left decoration-quiet decoration-dotted underline-offset-4 hover:underline">
         {dimension.name}
       </Popover.Trigger>
@@ -22,27 +25,55 @@ export const Why = memo(function Why({ dimension, band, display }: Props) {
           align="start"
           sideOffset={10}
           collisionPadding={12}
-          className="z-40 w-80 border border-ink bg-sheet p-4"
+          className="z-40 max-h-[var(--radix-popover-content-available-height)] w-[22rem] overflow-y-auto border border-ink bg-sheet p-4"
         >
-          <h3 className="mb-1 font-bold">{dimension.name}</h3>
-          <p>{dimension.meaning}</p>
-          {dimension.formula !== dimension.symbol && (
-            <p className="figure mt-2 border-l-2 border-rule pl-2 text-[13px]">{dimension.formula}</p>
-          )}
-          {dimension.feel !== undefined && <p className="mt-2">{dimension.feel}</p>}
-          {band && (
-            <p className="mt-2">
-              Usual for a {band.use}:{' '}
-              <Measure value={band.low} quantity={dimension.quantity} display={display} /> to{' '}
-              <Measure value={band.high} quantity={dimension.quantity} display={display} />
-              <span className="caption block">Source: {band.source}.</span>
-            </p>
-          )}
-          <p className="caption mt-2">
-            Written {dimension.symbol}; {dimension.source}.
-          </p>
+          {open && <Explanation dimension={dimension} band={band} display={display} />}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
   );
 });
+
+/** What is measured, drawn and worked out with this build's numbers; what it does; what is usual. */
+function Explanation({ dimension, band, display }: Props) {
+  const { plan } = useEditor();
+  const kind = plan && findKind(plan.kind);
+  const value = plan?.stance.values[dimension.id];
+  const numbers = kind && formulaWithNumbers(kind, dimension, plan.stance.values, display);
+  return (
+    <>
+      <h3 className="mb-1 flex items-baseline justify-between gap-3 font-bold">
+        {dimension.name}
+        {value !== undefined && (
+          <Measure value={value} quantity={dimension.quantity} display={display} digits={2} />
+        )}
+      </h3>
+      {plan && kind && <DimensionPicture dimension={dimension} plan={plan} kind={kind} />}
+      <p>{dimension.meaning}</p>
+      {numbers !== undefined && value !== undefined && (
+        <p className="figure mt-2 border-l-2 border-rule pl-2 text-[13px] leading-relaxed">
+          {dimension.formula}
+          <span className="block text-quiet">
+            {dimension.symbol} = {numbers}
+          </span>
+          <span className="block">
+            {dimension.symbol} ={' '}
+            <Measure value={value} quantity={dimension.quantity} display={display} digits={2} />
+          </span>
+        </p>
+      )}
+      {dimension.feel !== undefined && <p className="mt-2">{dimension.feel}</p>}
+      {dimension.otherWord !== undefined && <p className="mt-2 text-quiet">{dimension.otherWord}</p>}
+      {band && (
+        <p className="mt-2">
+          Usual for a {band.use}: <Measure value={band.low} quantity={dimension.quantity} display={display} />{' '}
+          to <Measure value={band.high} quantity={dimension.quantity} display={display} />
+          <span className="caption block">Source: {band.source}.</span>
+        </p>
+      )}
+      <p className="caption mt-2">
+        Written {dimension.symbol}; {dimension.source}.
+      </p>
+    </>
+  );
+}

@@ -1,5 +1,6 @@
 import { findKind } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
+import { HoldMenu } from '../ledger/HoldMenu';
 import { QuantityField } from '../ledger/QuantityField';
 import { holdDimension } from '../stations/stance/hold';
 import { Angle, Length } from '../parts/Figure';
@@ -42,13 +43,18 @@ export function DimensionLabels({ dimensions }: { readonly dimensions: readonly 
             />
           </>
         ) : (
-          <span className="px-1 py-0.5 text-quiet">
+          <HoldMenu
+            dimension={dimension}
+            value={value}
+            label={`Hold ${dimension.name}, on the drawing`}
+            className="border border-transparent px-1 py-0.5 text-quiet hover:border-larch"
+          >
             {dimension.quantity === 'angle' ? (
               <Angle degrees={value} />
             ) : (
               <Length mm={value} display={document.units} unit={false} />
             )}
-          </span>
+          </HoldMenu>
         )}
       </div>
     );

@@ -1,5 +1,5 @@
 import { memo, useEffect, useRef, useState, type ReactNode } from 'react';
-import type { Plan } from '@larchwood/core';
+import type { Plan, ViewName } from '@larchwood/core';
 import { formatLength, INCH } from '@larchwood/core';
 import { barLength, fitView, NARROW, vehicleExtent, type Extent, type View } from './view';
 
@@ -14,10 +14,23 @@ interface Props {
   readonly ground?: boolean;
   /** What to fit, where it is not the whole vehicle. */
   readonly extent?: Extent;
+  readonly view?: ViewName;
+  /** Stands under the title. */
+  readonly choices?: ReactNode;
 }
 
 /** The builder's sheet: ruled paper, title, scale bar, ground, and a drawing true to scale on it. */
-export function Sheet({ plan, title, drawing, overlay, note, ground = true, extent }: Props) {
+export function Sheet({
+  plan,
+  title,
+  drawing,
+  overlay,
+  note,
+  extent,
+  view: name = 'side',
+  ground = name !== 'plan',
+  choices,
+}: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 780, height: 620 });
   useEffect(() => {
@@ -30,8 +43,8 @@ export function Sheet({ plan, title, drawing, overlay, note, ground = true, exte
     return () => observer.disconnect();
   }, []);
   const view = extent
-    ? fitView(extent, size.width, size.height, NARROW)
-    : fitView(vehicleExtent(plan), size.width, size.height);
+    ? fitView(extent, size.width, size.height, name, NARROW)
+    : fitView(vehicleExtent(plan, name), size.width, size.height, name);
   const bar = barLength(view, plan.units.length === 'mm' ? 1 : INCH);
   const barPixels = bar * view.scale;
   return (
@@ -60,6 +73,7 @@ export function Sheet({ plan, title, drawing, overlay, note, ground = true, exte
           1 : {(1 / (view.scale * 0.264583)).toFixed(0)} on screen, in{' '}
           {plan.units.length === 'mm' ? 'mm' : 'inches'}
         </div>
+        {choices !== undefined && <div className="pointer-events-auto mt-1.5">{choices}</div>}
       </div>
       <div className="pointer-events-none absolute top-3 right-4 text-center">
         <div className="figure caption">{formatLength(bar, plan.units, 0)}</div>

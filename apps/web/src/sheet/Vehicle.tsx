@@ -1,39 +1,91 @@
-import type { Piece, Plan } from '@larchwood/core';
+import { polygonHull } from 'd3-polygon';
+import {
+  findKind,
+  VIEW_AXES,
+  type Kind,
+  type OutlineLine,
+  type Piece,
+  type Plan,
+  type Points,
+  type StandingWheel,
+  type Vector,
+} from '@larchwood/core';
 import { memberOf } from '../editor/editor';
 import { isEndOn, pathOf, pieceOutline } from './outline';
-import type { View } from './view';
+import type { Pixel, View } from './view';
 
 interface Props {
   readonly plan: Plan;
   readonly view: View;
   readonly selected?: string | undefined;
   readonly onSelect?: (piece: string) => void;
-  /** Thin and dashed, for another revision behind this one. */
-  readonly ghost?: boolean;
 }
 
-/** Wheels, fork and cut tubes, seen from the right. */
-export function Vehicle({ plan, view, selected, onSelect, ghost = false }: Props) {
-  if (ghost) {
-    return (
-      <g fill="none" stroke="var(--larch)" strokeDasharray="5 4" strokeWidth="1">
-        <Wheels plan={plan} view={view} tyreOnly />
-        {shown(plan).map(({ piece }) => (
-          <line
-            key={piece.id}
-            x1={view.x(piece.start[0])}
-            y1={view.y(piece.start[2])}
-            x2={view.x(piece.end[0])}
-            y2={view.y(piece.end[2])}
-          />
-        ))}
-      </g>
-    );
-  }
+/** Wheels, fork, seat and floor; and the cut tubes where there are some, else the lines they will follow. */
+export function Vehicle({ plan, view, selected, onSelect }: Props) {
+  const kind = findKind(plan.kind);
+  const framed = view.name === 'side' && plan.frame.pieces.length > 0;
   return (
     <g stroke="var(--ink)" strokeLinejoin="round">
-      <Wheels plan={plan} view={view} />
-      <Fork plan={plan} view={view} />
+      <Wheels wheels={plan.stance.standing} view={view} />
+      {kind?.outline
+        .filter((line) => !framed || line.as === 'fork' || line.as === 'axis')
+        .map((line) => (
+          <Line
+            key={`${line.from} ${line.to} ${line.as}`}
+            line={line}
+            points={plan.stance.points}
+            view={view}
+          />
+        ))}
+      {framed && <Frame plan={plan} view={view} selected={selected} onSelect={onSelect} />}
+    </g>
+  );
+}
+
+interface GhostProps {
+  readonly kind: Kind | undefined;
+  readonly points: Points;
+  readonly wheels: readonly StandingWheel[];
+  readonly pieces?: readonly Piece[];
+  readonly view: View;
+  readonly colour: string;
+  readonly dashes?: string;
+}
+
+/** Another revision, another build, or the same one at another height: thin and dashed, behind the one in hand. */
+export function Ghost({ kind, points, wheels, pieces = [], view, colour, dashes = '5 4' }: GhostProps) {
+  const [across, up] = VIEW_AXES[view.name];
+  const shown = view.name === 'side' ? pieces.filter((piece) => piece.side !== 'left') : [];
+  return (
+    <g fill="none" stroke={colour} strokeDasharray={dashes} strokeLinecap="round" strokeWidth="1.1">
+      {wheels.map((wheel) => (
+        <path key={wheel.id} d={pathOf(wheelOutline(wheel, view))} />
+      ))}
+      {shown.map(({ id, start, end }) => (
+        <line
+          key={id}
+          x1={view.x(start[across])}
+          y1={view.y(start[up])}
+          x2={view.x(end[across])}
+          y2={view.y(end[up])}
+        />
+      ))}
+      {kind?.outline
+        .filter((line) => shown.length === 0 || line.as === 'fork')
+        .map(({ from, to, as }) => {
+          const [a, b] = [points[from], points[to]];
+          if (!a || !b || as === 'axis') return null;
+          const [[ax, ay], [bx, by]] = [view.at(a), view.at(b)];
+          return <line key={`${from} ${to}`} x1={ax} y1={ay} x2={bx} y2={by} />;
+        })}
+    </g>
+  );
+}
+
+function Frame({ plan, view, selected, onSelect }: Props) {
+  return (
+    <>
       {plan.frame.plates
         .filter((plate) => !plate.id.endsWith(':left'))
         .map(({ id, plate, at }) => (
@@ -80,7 +132,7 @@ export function Vehicle({ plan, view, selected, onSelect, ghost = false }: Props
           </g>
         );
       })}
-    </g>
+    </>
   );
 }
 
@@ -93,63 +145,113 @@ function shown(plan: Plan): { piece: Piece; cut: Plan['cuts'][number] | undefine
     .map((piece) => ({ piece, cut: plan.cuts.find((cut) => cut.piece === piece.id) }));
 }
 
-function Wheels({
-  plan,
-  view,
-  tyreOnly = false,
-}: {
-  readonly plan: Plan;
-  readonly view: View;
-  readonly tyreOnly?: boolean;
-}) {
-  const { points, wheels } = plan.stance;
-  return [['rearAxle', wheels.rear] as const, ['frontAxle', wheels.front] as const].map(([name, wheel]) => {
-    const axle = points[name];
-    if (!axle) return null;
-    const [x, y] = view.at(axle);
-    const radius = wheel.radius * view.scale;
-    if (tyreOnly) return <circle key={name} cx={x} cy={y} r={radius} />;
-    return (
-      <g key={name} fill="none">
-        <circle cx={x} cy={y} r={radius} strokeWidth="1.5" />
-        <circle cx={x} cy={y} r={Math.max(1, radius - wheel.width * view.scale)} strokeWidth="0.9" />
-        <path d={`M${x - 6} ${y}H${x + 6}M${x} ${y - 6}V${y + 6}`} strokeWidth="0.9" />
-      </g>
-    );
-  });
+function Wheels({ wheels, view }: { readonly wheels: readonly StandingWheel[]; readonly view: View }) {
+  return [...wheels]
+    .sort((a, b) => nearness(a, view) - nearness(b, view))
+    .map((wheel) => {
+      const [x, y] = view.at(wheel.centre);
+      return (
+        <g key={wheel.id} fill="none">
+          <path
+            d={pathOf(wheelOutline(wheel, view))}
+            strokeWidth="1.5"
+            fill={view.name === 'side' ? 'none' : 'var(--paper)'}
+          />
+          {view.name === 'side' && (
+            <circle
+              cx={x}
+              cy={y}
+              r={Math.max(1, (wheel.radius - Math.min(wheel.width, wheel.radius * 0.45)) * view.scale)}
+              strokeWidth="0.9"
+            />
+          )}
+          <path d={`M${x - 6} ${y}H${x + 6}M${x} ${y - 6}V${y + 6}`} strokeWidth="0.9" />
+        </g>
+      );
+    });
 }
 
-/** The fork's blade from crown to axle, the steering axis through it to the ground. */
-function Fork({ plan, view }: { readonly plan: Plan; readonly view: View }) {
-  const { crown, frontAxle, axisGround, headTubeLower, headTubeUpper } = plan.stance.points;
-  if (!crown || !frontAxle || !axisGround || !headTubeUpper || !headTubeLower) return null;
-  const [cx, cy] = view.at(crown);
-  const [ax, ay] = view.at(frontAxle);
-  const [gx, gy] = view.at(axisGround);
-  const [lx, ly] = view.at(headTubeLower);
-  const [ux, uy] = view.at(headTubeUpper);
-  const reach = 40 / Math.hypot(ux - gx, uy - gy);
-  const across = [
-    -(ay - cy) / Math.hypot(ax - cx, ay - cy),
-    (ax - cx) / Math.hypot(ax - cx, ay - cy),
-  ] as const;
-  const wide = 14 * view.scale;
-  const thin = 7 * view.scale;
-  return (
-    <g>
+/** How near a wheel is to the eye: the nearest is drawn last. */
+const nearness = ({ centre: [x, y, z] }: StandingWheel, { name }: View): number =>
+  name === 'side' ? -y : name === 'plan' ? z : x;
+
+const ROUND = 72;
+
+/** Outline of a wheel taken as a plain cylinder, seen in the view: the hull of its two rims. */
+export function wheelOutline({ centre, spindle, radius, width }: StandingWheel, view: View): Pixel[] {
+  // Two directions square to the spindle: level, and up the wheel.
+  const flat = Math.hypot(spindle[0], spindle[1]);
+  const forward: Vector = [spindle[1] / flat, -spindle[0] / flat, 0];
+  const upward: Vector = [spindle[2] * forward[1], -spindle[2] * forward[0], flat];
+  const rim: [number, number][] = [];
+  for (const side of [-width / 2, width / 2])
+    for (let step = 0; step < ROUND; step += 1) {
+      const a = (step / ROUND) * 2 * Math.PI;
+      const [c, s] = [radius * Math.cos(a), radius * Math.sin(a)];
+      const [px, py] = view.at([
+        centre[0] + side * spindle[0] + c * forward[0] + s * upward[0],
+        centre[1] + side * spindle[1] + c * forward[1] + s * upward[1],
+        centre[2] + side * spindle[2] + c * forward[2] + s * upward[2],
+      ]);
+      rim.push([px, py]);
+    }
+  return polygonHull(rim) ?? rim;
+}
+
+/** Half widths of drawn parts, mm. */
+const PART = 16;
+const FORK = { thick: 14, thin: 7 };
+
+function Line({
+  line,
+  points,
+  view,
+}: {
+  readonly line: OutlineLine;
+  readonly points: Points;
+  readonly view: View;
+}) {
+  const [a, b] = [points[line.from], points[line.to]];
+  if (!a || !b) return null;
+  const [[ax, ay], [bx, by]] = [view.at(a), view.at(b)];
+  const size = Math.hypot(bx - ax, by - ay);
+  if (size < 1) return null;
+  const d = `M${ax} ${ay}L${bx} ${by}`;
+  const [nx, ny] = [-(by - ay) / size, (bx - ax) / size];
+  if (line.as === 'fork') {
+    const [w, v] = [FORK.thick * view.scale, FORK.thin * view.scale];
+    return (
       <path
-        d={`M${cx + across[0] * wide} ${cy + across[1] * wide}L${ax + across[0] * thin} ${ay + across[1] * thin}L${ax - across[0] * thin} ${ay - across[1] * thin}L${cx - across[0] * wide} ${cy - across[1] * wide}Z`}
+        d={`M${ax + nx * w} ${ay + ny * w}L${bx + nx * v} ${by + ny * v}L${bx - nx * v} ${by - ny * v}L${ax - nx * w} ${ay - ny * w}Z`}
         fill="var(--paper)"
         strokeWidth="1"
         stroke="var(--quiet)"
       />
-      <path d={`M${cx} ${cy}L${lx} ${ly}`} strokeWidth={18 * view.scale} stroke="var(--rule)" />
+    );
+  }
+  if (line.as === 'axis') {
+    const on = 40 / size;
+    return (
       <path
-        d={`M${gx} ${gy}L${ux + (ux - gx) * reach} ${uy + (uy - gy) * reach}`}
+        d={`M${ax} ${ay}L${bx + (bx - ax) * on} ${by + (by - ay) * on}`}
         stroke="var(--larch)"
         strokeWidth="1.1"
         strokeDasharray="14 4 3 4"
       />
-    </g>
-  );
+    );
+  }
+  if (line.as === 'part') {
+    const w = PART * view.scale;
+    return (
+      <path
+        d={`M${ax + nx * w} ${ay + ny * w}L${bx + nx * w} ${by + ny * w}L${bx - nx * w} ${by - ny * w}L${ax - nx * w} ${ay - ny * w}Z`}
+        fill="var(--sheet)"
+        strokeWidth="1.2"
+      />
+    );
+  }
+  if (line.as === 'seat') return <path d={d} stroke="var(--steel)" strokeWidth="3.5" strokeLinecap="round" />;
+  if (line.as === 'axle')
+    return <path d={d} stroke="var(--quiet)" strokeWidth="1" strokeDasharray="12 3 2 3" />;
+  return <path d={d} strokeWidth="2.2" strokeLinecap="round" />;
 }

@@ -1,37 +1,38 @@
 import { describe, expect, it } from 'vitest';
-import { createBuild, findKind, INCH, planBuild, type Plan } from '@larchwood/core';
-import { bicycleDimensions } from '../stations/stance/bicycleDrawing';
+import { findKind, INCH, type Plan, type ViewName } from '@larchwood/core';
+import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import { aligned, angle, level, upright } from './dimensions';
 import { isEndOn, pieceOutline } from './outline';
+import { FIGURE, placeDimensions } from './place';
 import { barLength, fitView, vehicleExtent } from './view';
 
-const plan = (startingSet: string, held: Record<string, number> = {}): Plan => {
-  const made = createBuild({ name: 'Test', kind: 'bicycle', startingSet, held });
-  const planned = made.ok && planBuild(made.value);
-  if (!planned || !planned.ok) throw new Error('no plan');
-  return planned.plan;
-};
-const SETS = findKind('bicycle')!.startingSets.map((set) => set.id);
-const view = (of: Plan, width = 782, height = 684) => fitView(vehicleExtent(of), width, height);
+const plan = (set: string, held: Record<string, number> = {}): Plan =>
+  planMade(made('bicycle', set, { held }));
+const SIZES = [
+  [782, 644],
+  [526, 612],
+] as const;
+const view = (of: Plan, width = 782, height = 644, name: ViewName = 'side') =>
+  fitView(vehicleExtent(of, name), width, height, name);
 
 describe('the sheet', () => {
-  it.each(SETS)('%s: the whole vehicle is on it, true to scale and upright', (set) => {
-    const of = plan(set);
-    for (const [width, height] of [
-      [782, 684],
-      [526, 652],
-      [300, 300],
-    ] as const) {
-      const fitted = view(of, width, height);
-      const { frontAxle, rearAxle, headTubeUpper } = of.stance.points;
-      const { front, rear } = of.stance.wheels;
-      expect(fitted.x(rearAxle![0] - rear.radius)).toBeGreaterThan(0);
-      expect(fitted.x(frontAxle![0] + front.radius)).toBeLessThan(width);
-      expect(fitted.y(headTubeUpper![2])).toBeGreaterThan(0);
-      expect(fitted.y(0)).toBeLessThan(height);
-      expect(fitted.x(100) - fitted.x(0)).toBeCloseTo(fitted.y(0) - fitted.y(100), 9);
-    }
-  });
+  it.each(EVERY_SET)(
+    '%s, %s: the whole vehicle is on it in every view, true to scale and upright',
+    (id, set) => {
+      const of = planMade(made(id, set));
+      for (const name of findKind(id)!.views)
+        for (const [width, height] of [...SIZES, [300, 300] as const]) {
+          const fitted = view(of, width, height, name);
+          for (const point of Object.values(of.stance.points)) {
+            const [x, y] = fitted.at(point);
+            expect(x > 0 && x < width && y > 0 && y < height).toBe(true);
+          }
+          expect(fitted.x(100) - fitted.x(0)).toBeCloseTo(fitted.y(0) - fitted.y(100), 9);
+          const [across, up] = fitted.back(fitted.at([700, 700, 700]));
+          expect([across, up].map(Math.round)).toEqual([700, 700]);
+        }
+    },
+  );
 
   it('holds still while a dimension is nudged', () => {
     const scales = [72.5, 72.4, 72.3, 72.2, 72.1].map((headAngle) => view(plan('road', { headAngle })).scale);
@@ -58,27 +59,25 @@ describe('dimensions on the sheet', () => {
     expect(angle('d', [0, 0], 10, 180, 90, 10, 90).label[1]).toBeCloseTo(-10, 9);
   });
 
-  it.each(SETS)('%s: no two figures lie on each other, and all are on the sheet', (set) => {
-    const of = plan(set);
-    const drawn = bicycleDimensions(of, view(of));
-    const ids = findKind('bicycle')!.dimensions.map((dimension) => dimension.id);
-    // A held figure of five characters with its peg, at 14 px.
-    const [width, height] = [58, 20];
-    drawn.forEach((a, index) => {
-      expect(ids).toContain(a.id);
-      expect(
-        a.label[0] > width / 2 &&
-          a.label[0] < 782 - width / 2 &&
-          a.label[1] > height / 2 &&
-          a.label[1] < 684 - height / 2,
-        a.id,
-      ).toBe(true);
-      for (const b of drawn.slice(index + 1)) {
-        const apart =
-          Math.abs(a.label[0] - b.label[0]) >= width || Math.abs(a.label[1] - b.label[1]) >= height;
-        expect(apart, `${a.id} and ${b.id}`).toBe(true);
-      }
-    });
+  it.each(EVERY_SET)('%s, %s: no two figures lie on each other, and all are on the sheet', (id, set) => {
+    const of = planMade(made(id, set));
+    const kind = findKind(id)!;
+    const { width, height } = FIGURE;
+    for (const name of kind.views) {
+      const fitted = view(of, 782, 644, name);
+      const drawn = placeDimensions(kind, of, fitted);
+      expect(drawn.length).toBeGreaterThan(0);
+      drawn.forEach((a, index) => {
+        const [x, y] = a.label;
+        expect(x > width / 2 && x < 782 - width / 2 && y > height / 2 && y < 644 - height / 2, a.id).toBe(
+          true,
+        );
+        for (const b of drawn.slice(index + 1)) {
+          const apart = Math.abs(x - b.label[0]) >= width || Math.abs(y - b.label[1]) >= height;
+          expect(apart, `${name}: ${a.id} and ${b.id}`).toBe(true);
+        }
+      });
+    }
   });
 });
 

@@ -1,9 +1,13 @@
-import type { Plan, Vector } from '@larchwood/core';
+import { VIEW_AXES, type Plan, type StandingWheel, type Vector, type ViewName } from '@larchwood/core';
 
 export type Pixel = readonly [x: number, y: number];
 
-/** Side view from the right: front to the right, z up. Millimetres to pixels of the sheet. */
+/**
+ * A view square to an axis of the vehicle, millimetres to pixels of the sheet. Side: from the right, front to the right.
+ * Plan: from above, front to the right, left side up. Front: from ahead, so the vehicle's left is on the right.
+ */
 export interface View {
+  readonly name: ViewName;
   readonly width: number;
   readonly height: number;
   /** Pixels per millimetre. */
@@ -11,17 +15,32 @@ export interface View {
   readonly x: (mm: number) => number;
   readonly y: (mm: number) => number;
   readonly at: (point: Vector) => Pixel;
+  /** The two coordinates of a place on the sheet, mm. */
+  readonly back: (pixel: Pixel) => Pixel;
+  /** What was fitted. */
+  readonly extent: Extent;
 }
 
 /** Room round the vehicle for its dimensions, px; and round anything else. */
-const MARGIN = { left: 34, right: 74, top: 92, bottom: 96 };
-export const NARROW = { left: 30, right: 30, top: 50, bottom: 30 };
+const MARGINS: Readonly<Record<ViewName, Margin>> = {
+  side: { left: 34, right: 74, top: 92, bottom: 96 },
+  plan: { left: 78, right: 112, top: 76, bottom: 56 },
+  front: { left: 60, right: 60, top: 76, bottom: 136 },
+};
+export const NARROW: Margin = { left: 30, right: 30, top: 50, bottom: 30 };
+interface Margin {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
 
 /** The room given to the vehicle grows in these steps, mm, so that the drawing holds still while a dimension is nudged. */
 const STEADY = 60;
 const upTo = (length: number): number => Math.ceil(length / STEADY) * STEADY;
+const downTo = (length: number): number => Math.floor(length / STEADY) * STEADY;
 
-/** What must be on the sheet, mm: level extent, and height over the ground. */
+/** What must be on the sheet, mm, in the view's two coordinates. */
 export interface Extent {
   readonly left: number;
   readonly right: number;
@@ -29,26 +48,31 @@ export interface Extent {
   readonly top: number;
 }
 
-/** The whole vehicle on its ground line. */
-export function vehicleExtent(plan: Plan): Extent {
-  const points = Object.values(plan.stance.points);
-  const { front, rear } = plan.stance.wheels;
-  const frontX = plan.stance.points.frontAxle?.[0] ?? 0;
-  return {
-    left: -upTo(rear.radius),
-    right: upTo(Math.max(frontX + front.radius, ...points.map((point) => point[0]))),
-    bottom: 0,
-    top: upTo(Math.max(2 * rear.radius, 2 * front.radius, ...points.map((point) => point[2]))),
-  };
+/** The whole vehicle; on its ground line where that shows. */
+export function vehicleExtent(plan: Plan, name: ViewName = 'side'): Extent {
+  const [across, up] = VIEW_AXES[name];
+  const corners = [...Object.values(plan.stance.points), ...plan.stance.standing.flatMap(cornersOf)];
+  const [h, v] = [corners.map((point) => point[across]), corners.map((point) => point[up])];
+  const bottom = name === 'plan' ? downTo(Math.min(...v)) : 0;
+  return { left: downTo(Math.min(...h)), right: upTo(Math.max(...h)), bottom, top: upTo(Math.max(...v)) };
+}
+
+function cornersOf({ centre: [x, y, z], radius, width }: StandingWheel): Vector[] {
+  return [
+    [x - radius, y - width / 2, z - radius],
+    [x + radius, y + width / 2, z + radius],
+  ];
 }
 
 /** Fits an extent on a sheet of so many pixels. */
 export function fitView(
-  { left, right, bottom, top }: Extent,
+  extent: Extent,
   width: number,
   height: number,
-  margin = MARGIN,
+  name: ViewName = 'side',
+  margin: Margin = MARGINS[name],
 ): View {
+  const { left, right, bottom, top } = extent;
   const room = {
     width: Math.max(60, width - margin.left - margin.right),
     height: Math.max(60, height - margin.top - margin.bottom),
@@ -58,7 +82,18 @@ export function fitView(
   const originY = height - margin.bottom - (room.height - (top - bottom) * scale) / 2 + bottom * scale;
   const x = (mm: number) => originX + mm * scale;
   const y = (mm: number) => originY - mm * scale;
-  return { width, height, scale, x, y, at: (point) => [x(point[0]), y(point[2])] };
+  const [across, up] = VIEW_AXES[name];
+  return {
+    name,
+    width,
+    height,
+    scale,
+    x,
+    y,
+    at: (point) => [x(point[across]), y(point[up])],
+    back: ([px, py]) => [(px - originX) / scale, (originY - py) / scale],
+    extent,
+  };
 }
 
 /** A round length for the scale bar, mm, in the build's own unit; it takes about a seventh of the sheet. */

@@ -28,6 +28,8 @@ export function stateOf(
   if (!plan) return { is: station === 'stance' ? 'findings' : 'none', count: 0 };
   const count = findingsAt(plan, station).filter((finding) => finding.severity !== 'note').length;
   if (count > 0) return { is: 'findings', count };
-  const empty = plan.cuts.length === 0 && ['tubes', 'joints', 'patterns'].includes(station);
+  const empty =
+    (plan.cuts.length === 0 && ['tubes', 'joints', 'patterns'].includes(station)) ||
+    (plan.fixture === undefined && station === 'fixture');
   return { is: empty ? 'none' : 'settled', count: 0 };
 }

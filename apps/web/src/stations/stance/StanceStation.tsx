@@ -1,113 +1,220 @@
-import { findKind, type Dimension } from '@larchwood/core';
+import { Tabs } from 'radix-ui';
+import { useSearchParams } from 'react-router';
+import { findKind, type Kind, type Plan, type ViewName } from '@larchwood/core';
+import { SteeringSweep } from '../../charts/SteeringSweep';
+import { WhatIf } from '../../charts/WhatIf';
 import { useEditor } from '../../editor/editor';
-import { Choice } from '../../parts/Choice';
 import { DimensionRow } from '../../ledger/DimensionRow';
 import { Findings } from '../../ledger/Findings';
-import { Group, Panel, Row } from '../../ledger/Panel';
+import { Group, Panel } from '../../ledger/Panel';
 import { DimensionLabels } from '../../sheet/DimensionLabels';
 import { DimensionLines } from '../../sheet/DimensionLines';
+import { Handles } from '../../sheet/Handles';
+import { placeDimensions } from '../../sheet/place';
 import { Sheet } from '../../sheet/Sheet';
-import { Vehicle } from '../../sheet/Vehicle';
-import { bicycleDimensions } from './bicycleDrawing';
-import { setForkMeasured } from './hold';
+import { Ghost, Vehicle } from '../../sheet/Vehicle';
+import type { View } from '../../sheet/view';
+import { findingsAt } from '../stations';
+import { CompareChoice, Differences } from './Differences';
 import { WheelRow } from './WheelRow';
 
-/** How each kind's dimensions are grouped in the ledger; whatever is not named follows at the end. */
-const GROUPS: readonly { readonly title: string; readonly ids: readonly string[] }[] = [
-  { title: 'Front end', ids: ['headAngle', 'forkOffset', 'axleToCrown', 'lowerStack', 'headTubeLength'] },
-  { title: 'Length: one of these is held', ids: ['reach', 'wheelbase', 'frontCentre'] },
-  {
-    title: 'Rear and seat tube',
-    ids: ['chainstayLength', 'bottomBracketDrop', 'seatTubeAngle', 'seatTubeLength'],
-  },
-];
-const RIDER = ['crankLength', 'toeAllowance'];
-const HIDDEN = ['rearRadius', 'frontRadius'];
+const VIEW_NAMES: Readonly<Record<ViewName, { readonly tab: string; readonly title: string }>> = {
+  side: { tab: 'Side', title: 'Side, from the right' },
+  plan: { tab: 'Plan', title: 'Plan, from above' },
+  front: { tab: 'Front', title: 'Front, from ahead' },
+};
+const CHARTS = [
+  { id: 'what-if', tab: 'What if' },
+  { id: 'sweep', tab: 'Steering sweep' },
+  { id: 'differences', tab: 'Differences' },
+] as const;
 
+/** The vehicle's geometry: drawn with live dimensions, charted, compared; and every dimension in the ledger. */
 export function StanceStation() {
-  const { document, plan, edit, settle, active, compared } = useEditor();
+  const { document, plan } = useEditor();
+  const [search, setSearch] = useSearchParams();
   const kind = findKind(document.kind);
   if (!kind) return null;
-  const pick = (ids: readonly string[]): Dimension[] =>
-    ids.flatMap((id) => kind.dimensions.find((dimension) => dimension.id === id) ?? []);
-  const named = [...GROUPS.flatMap((group) => group.ids), ...RIDER, ...HIDDEN];
-  const following = kind.dimensions.filter((dimension) => !named.includes(dimension.id));
-  const count = Object.keys(document.stance.held).length;
-  const held = (id: string) => id in document.stance.held;
-  const differs =
-    compared &&
-    plan &&
-    Object.entries(plan.stance.values).some(
-      ([id, value]) => Math.abs(value - (compared.plan.stance.values[id] ?? value)) > 0.05,
+  const tabs = [...kind.views.map((id) => ({ id, tab: VIEW_NAMES[id].tab })), ...CHARTS];
+  const asked = search.get('show');
+  const shown = tabs.find(({ id }) => id === asked)?.id ?? 'side';
+  const replace = (name: string, value: string | null) =>
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (value === null) next.delete(name);
+        else next.set(name, value);
+        return next;
+      },
+      { replace: true },
     );
   return (
     <>
-      <div className="min-h-0 min-w-0 flex-1">
-        {plan ? (
-          <Sheet
-            plan={plan}
-            title="Side, from the right"
-            note={differs ? `dashed: ${compared.label}` : undefined}
-            drawing={(view) => (
-              <>
-                {differs && <Vehicle plan={compared.plan} view={view} ghost />}
-                <Vehicle plan={plan} view={view} />
-                <DimensionLines dimensions={bicycleDimensions(plan, view)} held={held} active={active} />
-              </>
-            )}
-            overlay={(view) => <DimensionLabels dimensions={bicycleDimensions(plan, view)} />}
-          />
-        ) : (
-          <p className="p-8">
-            The drawing comes as soon as the dimensions make a bicycle: see what is said beside.
-          </p>
-        )}
-      </div>
-      <Panel title="Stance" aside={`${count + 2} held, ${kind.dimensions.length - count - 2} follow`}>
-        <Group title="Wheels">
-          <WheelRow end="front" />
-          <WheelRow end="rear" />
-        </Group>
-        {GROUPS.map(({ title, ids }) => (
-          <Group key={title} title={title}>
-            {pick(ids).map((dimension) => (
-              <DimensionRow key={dimension.id} dimension={dimension} />
+      <Tabs.Root
+        value={shown}
+        onValueChange={(id) => replace('show', id === 'side' ? null : id)}
+        className="flex min-h-0 min-w-0 flex-1 flex-col"
+      >
+        <div className="flex min-h-10 shrink-0 flex-wrap items-center justify-between gap-x-4 border-b border-rule pr-3">
+          <Tabs.List aria-label="What is shown" className="flex">
+            {tabs.map(({ id, tab }) => (
+              <Tabs.Trigger
+                key={id}
+                value={id}
+                className="h-10 border-b-2 border-transparent px-3.5 text-quiet hover:text-ink data-[state=active]:border-larch data-[state=active]:font-bold data-[state=active]:text-ink"
+              >
+                {tab}
+              </Tabs.Trigger>
             ))}
-            {ids.includes('axleToCrown') && (
-              <Row name={<span className="caption pl-6">Axle to crown is measured</span>}>
-                <Choice
-                  label="How axle to crown is measured"
-                  value={document.stance.forkMeasured}
-                  groups={[
-                    {
-                      options: [
-                        { value: 'straight', label: 'straight' },
-                        { value: 'alongAxis', label: 'along the axis' },
-                      ],
-                    },
-                  ]}
-                  onChange={(way) => {
-                    edit('stance.forkMeasured', setForkMeasured(way as 'straight' | 'alongAxis'));
-                    settle();
-                  }}
-                  className="min-h-7 text-[13px]"
+          </Tabs.List>
+          <span className="flex items-center gap-4">
+            {plan?.stance.postures && shown === 'side' && (
+              <label className="flex items-center gap-1.5 text-[13px]">
+                <input
+                  type="checkbox"
+                  className="accent-larch"
+                  checked={search.has('travel')}
+                  onChange={(event) => replace('travel', event.target.checked ? 'shown' : null)}
                 />
-              </Row>
+                unladen, full travel
+              </label>
             )}
-          </Group>
-        ))}
-        <Group title="What follows">
-          {following.map((dimension) => (
-            <DimensionRow key={dimension.id} dimension={dimension} />
-          ))}
-        </Group>
-        <Group title="For the toe">
-          {pick(RIDER).map((dimension) => (
-            <DimensionRow key={dimension.id} dimension={dimension} />
-          ))}
-        </Group>
-        <Findings findings={plan?.findings.filter((finding) => finding.where.station === 'stance') ?? []} />
-      </Panel>
+            <CompareChoice />
+          </span>
+        </div>
+        <Tabs.Content value={shown} className="min-h-80 flex-1" tabIndex={-1}>
+          {!plan ? (
+            <p className="p-8">
+              The drawing comes as soon as the dimensions make a vehicle: see what is said beside.
+            </p>
+          ) : shown === 'what-if' ? (
+            <WhatIf plan={plan} />
+          ) : shown === 'sweep' ? (
+            <SteeringSweep plan={plan} />
+          ) : shown === 'differences' ? (
+            <Differences />
+          ) : (
+            <StanceSheet
+              plan={plan}
+              kind={kind}
+              view={shown}
+              travel={search.has('travel') && shown === 'side'}
+            />
+          )}
+        </Tabs.Content>
+      </Tabs.Root>
+      <StancePanel kind={kind} />
     </>
+  );
+}
+
+interface SheetProps {
+  readonly plan: Plan;
+  readonly kind: Kind;
+  readonly view: ViewName;
+  readonly travel: boolean;
+}
+
+/** The drawing with its dimensions, its handles, and ghosts behind it. */
+function StanceSheet({ plan, kind, view: name, travel }: SheetProps) {
+  const { active, compared } = useEditor();
+  const held = (id: string) => id in plan.stance.held;
+  const differs =
+    compared &&
+    Object.entries(plan.stance.values).some(
+      ([id, value]) => Math.abs(value - (compared.plan.stance.values[id] ?? value)) > 0.05,
+    );
+  const { postures } = plan.stance;
+  const notes = [
+    ...(differs ? [`dashed: ${compared.label}`] : []),
+    ...(travel && postures
+      ? [
+          `long dashes: unladen, nose ${pitchText(postures.unladen.pitch)}; dots: full travel, ${pitchText(postures.full.pitch)}`,
+        ]
+      : []),
+  ];
+  const drawn = (view: View) => placeDimensions(kind, plan, view);
+  return (
+    <Sheet
+      plan={plan}
+      view={name}
+      title={VIEW_NAMES[name].title}
+      note={notes.length > 0 ? notes.join(' · ') : undefined}
+      drawing={(view) => (
+        <>
+          {differs && (
+            <Ghost
+              kind={findKind(compared.plan.kind)}
+              points={compared.plan.stance.points}
+              wheels={compared.plan.stance.standing}
+              pieces={compared.plan.frame.pieces}
+              view={view}
+              colour="var(--larch)"
+            />
+          )}
+          {travel &&
+            postures &&
+            [postures.unladen, postures.full].map((posture, index) => (
+              <Ghost
+                key={index}
+                kind={kind}
+                points={posture.points}
+                wheels={posture.wheels}
+                view={view}
+                colour="var(--steel)"
+                dashes={index === 0 ? '9 4' : '1.500 4'}
+              />
+            ))}
+          <Vehicle plan={plan} view={view} />
+          <DimensionLines dimensions={drawn(view)} held={held} active={active} />
+        </>
+      )}
+      overlay={(view) => (
+        <>
+          <DimensionLabels dimensions={drawn(view)} />
+          <Handles view={view} />
+        </>
+      )}
+    />
+  );
+}
+
+const pitchText = (pitch: number): string => `${pitch >= 0 ? 'up' : 'down'} ${Math.abs(pitch).toFixed(1)}°`;
+
+/** Every dimension of the kind, in its groups. */
+function StancePanel({ kind }: { readonly kind: Kind }) {
+  const { document, plan } = useEditor();
+  const named = new Set([...kind.given, ...kind.groups.flatMap(({ ids }) => ids)]);
+  const rest = kind.dimensions.filter(({ id }) => !named.has(id));
+  const count = Object.keys(document.stance.held).length;
+  const springs = plan?.stance.postures !== undefined;
+  const findings = findingsAt(plan, 'stance');
+  return (
+    <Panel
+      title="Stance"
+      aside={`${count} held, ${kind.dimensions.length - kind.given.length - count} follow`}
+    >
+      <Findings findings={findings.filter(({ severity }) => severity !== 'note')} />
+      <Group title="Wheels">
+        <WheelRow end="front" />
+        <WheelRow end="rear" />
+      </Group>
+      {kind.groups.map(({ title, ids }) => (
+        <Group key={title} title={title}>
+          {ids.map((id) => {
+            const dimension = kind.dimensions.find((each) => each.id === id);
+            return dimension && <DimensionRow key={id} dimension={dimension} />;
+          })}
+        </Group>
+      ))}
+      {rest.length > 0 && springs && (
+        <Group title="At the ends of the travel">
+          {rest.map((dimension) => (
+            <DimensionRow key={dimension.id} dimension={dimension} />
+          ))}
+        </Group>
+      )}
+      <Findings findings={findings.filter(({ severity }) => severity === 'note')} refused={false} />
+    </Panel>
   );
 }

@@ -1,11 +1,10 @@
 import { useState, type FormEvent } from 'react';
 import {
-  BEAD_SEATS,
   failure,
   parseLength,
   rollingWheel,
   success,
-  TYRE_MARKINGS,
+  TYRE_TABLE,
   type LengthUnit,
   type Result,
   type Wheel,
@@ -65,12 +64,10 @@ export function WheelForm({ end, name, typed, onType, onDone }: WheelFormProps) 
         <>
           <Choice
             label="Usual markings"
-            value={TYRE_MARKINGS.includes(typed.marking) ? typed.marking : ''}
-            groups={BEAD_SEATS.map((seat) => ({
-              group: `${seat.diameter} mm bead seat: ${seat.names}`,
-              options: TYRE_MARKINGS.filter((marking) => marking.endsWith(`-${seat.diameter}`)).map(
-                (marking) => ({ value: marking, label: marking }),
-              ),
+            value={TYRE_TABLE.some(({ markings }) => markings.includes(typed.marking)) ? typed.marking : ''}
+            groups={TYRE_TABLE.map(({ name: group, markings }) => ({
+              group,
+              options: markings.map((marking) => ({ value: marking, label: marking })),
             }))}
             onChange={(marking) => set({ marking })}
             className="w-full"
@@ -79,7 +76,7 @@ export function WheelForm({ end, name, typed, onType, onDone }: WheelFormProps) 
             label="Marking on the tyre"
             value={typed.marking}
             onChange={(marking) => set({ marking })}
-            hint="width-bead seat, e.g. 37-622"
+            hint="37-622, 110/70-17 or 22x7-10"
           />
         </>
       ) : (

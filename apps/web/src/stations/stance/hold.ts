@@ -1,4 +1,4 @@
-import { findKind, type BuildDocument } from '@larchwood/core';
+import { findKind, stanceOf, without, type BuildDocument } from '@larchwood/core';
 
 type Change = (document: BuildDocument) => BuildDocument;
 
@@ -9,22 +9,38 @@ export const holdDimension =
     stance: { ...document.stance, held: { ...document.stance.held, [id]: value } },
   });
 
-/** Holds one of an exchange group at its present value and lets the one that was held follow. */
+/**
+ * Holds a dimension and lets another follow. The state as it is now is kept to set out from: where two vehicles meet the
+ * same dimensions, the build stays with the one it is.
+ */
 export const exchangeHeld =
-  (id: string, value: number): Change =>
+  (id: string, value: number, letGo: string): Change =>
   (document) => {
-    const group = findKind(document.kind)?.exchange.find((members) => members.includes(id)) ?? [];
-    const others = Object.entries(document.stance.held).filter(([held]) => !group.includes(held));
-    return {
-      ...document,
-      stance: { ...document.stance, held: Object.fromEntries([...others, [id, value]]) },
-    };
+    const held = { ...without(document.stance.held, letGo), [id]: value };
+    const solved = stanceOf(document);
+    const near = solved.ok ? { ...solved.stance.state } : document.stance.near;
+    return { ...document, stance: near ? { held, near } : { held } };
   };
 
 export const setWheel =
   (end: 'front' | 'rear', wheel: BuildDocument['wheels']['front']): Change =>
   (document) => ({ ...document, wheels: { ...document.wheels, [end]: wheel } });
 
-export const setForkMeasured =
-  (forkMeasured: BuildDocument['stance']['forkMeasured']): Change =>
-  (document) => ({ ...document, stance: { ...document.stance, forkMeasured } });
+/** Values of many held dimensions at once, such as a pull at the drawing comes to. */
+export const holdAll =
+  (values: Readonly<Record<string, number>>): Change =>
+  (document) => ({
+    ...document,
+    stance: {
+      ...document.stance,
+      held: Object.fromEntries(
+        Object.keys(document.stance.held).map((id) => [id, values[id] ?? document.stance.held[id]!]),
+      ),
+    },
+  });
+
+/** Name of a dimension inside a sentence; names such as BB keep their capitals. */
+export function nameInText(kindId: string, id: string): string {
+  const name = findKind(kindId)?.dimensions.find((dimension) => dimension.id === id)?.name ?? id;
+  return /^[A-Z]{2}/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+}

@@ -1,0 +1,103 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { findKind, whatIf, type Dimension, type Kind, type Plan } from '@larchwood/core';
+import { useEditor } from '../editor/editor';
+import { Choice } from '../parts/Choice';
+import { axisText } from './axisText';
+import { Chart } from './Chart';
+
+const POINTS = 48;
+/** What is most asked for, by the ids that kinds use; the first that the kind has. */
+const ACROSS = ['headAngle', 'rake', 'caster', 'wheelbase'];
+const SHOWN = ['trail', 'casterTrail', 'wheelFlop', 'scrubRadius', 'wheelbase', 'outsideCamber'];
+
+/** Any dimension against any held one, all else held: three charts over one axis. */
+export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
+  const { document } = useEditor();
+  const plan = useDeferredValue(newest);
+  const kind = findKind(plan.kind)!;
+  const held = useMemo(
+    () => kind.dimensions.filter(({ id }) => id in plan.stance.held && !kind.given.includes(id)),
+    [kind, plan.stance.held],
+  );
+  const [chosen, setChosen] = useState<string>();
+  const across =
+    held.find(({ id }) => id === chosen) ??
+    ACROSS.flatMap((id) => held.find((each) => each.id === id) ?? [])[0] ??
+    held[0];
+  const [shown, setShown] = useState<readonly string[]>(() => usual(kind, plan));
+  const [at, setAt] = useState<number>();
+  const points = useMemo(() => (across ? sweep(plan, across) : []), [plan, across]);
+  if (!across) return null;
+  const following = kind.dimensions.filter(({ id }) => !(id in plan.stance.held));
+  const text = axisText(across, document.units, across.quantity === 'angle' ? 1 : 0);
+  return (
+    <div className="flex h-full min-h-80 flex-col bg-sheet">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 pt-3">
+        <span>What if</span>
+        <Choice
+          label="Held dimension that is taken through a range"
+          value={across.id}
+          groups={[{ options: held.map(({ id, name }) => ({ value: id, label: name })) }]}
+          onChange={setChosen}
+        />
+        <span>were other than {text(plan.stance.values[across.id]!)}, and all else held?</span>
+      </div>
+      {shown.map((id, index) => {
+        const dimension = kind.dimensions.find((each) => each.id === id);
+        if (!dimension) return null;
+        return (
+          <div key={index} className="relative flex min-h-0 flex-1 flex-col">
+            <Chart
+              title=""
+              across={{
+                name: across.quantity === 'angle' ? '' : document.units.length === 'mm' ? 'mm' : 'in',
+                text,
+              }}
+              up={{ text: axisText(dimension, document.units) }}
+              series={[
+                { name: dimension.name, points: points.map(({ across: x, values }) => [x, values?.[id]]) },
+              ]}
+              band={plan.stance.bands[id]}
+              present={[plan.stance.values[across.id]!, plan.stance.values[id]!]}
+              at={at}
+              onAt={setAt}
+              last={index === shown.length - 1}
+            />
+            <div className="absolute top-0 left-4">
+              <Choice
+                label={`Dimension of chart ${index + 1}`}
+                value={id}
+                groups={[{ options: following.map(({ id: value, name }) => ({ value, label: name })) }]}
+                onChange={(next) => setShown(shown.map((before, place) => (place === index ? next : before)))}
+                className="min-h-7 border-transparent !bg-transparent font-bold"
+              />
+            </div>
+          </div>
+        );
+      })}
+      <p className="caption px-4 pb-2">
+        Green: the usual band. Dot: this build. A gap: no vehicle comes of it.
+      </p>
+    </div>
+  );
+}
+
+function usual({ dimensions, readings }: Kind, { stance }: Plan): string[] {
+  const follows = dimensions.filter(({ id }) => !(id in stance.held)).map(({ id }) => id);
+  return [...[...SHOWN, ...readings].filter((id) => follows.includes(id)), ...follows]
+    .filter((id, index, all) => all.indexOf(id) === index)
+    .slice(0, 3);
+}
+
+function sweep(plan: Plan, across: Dimension) {
+  const kind = findKind(plan.kind)!;
+  const value = plan.stance.values[across.id]!;
+  const reach = across.quantity === 'angle' ? 6 : Math.max(30, Math.abs(value) * 0.12);
+  const [low, high] = across.limits;
+  return whatIf(kind, plan.stance.held, plan.stance.state, {
+    across: across.id,
+    from: Math.max(low, value - reach),
+    to: Math.min(high, value + reach),
+    count: POINTS,
+  });
+}
