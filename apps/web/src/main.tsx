@@ -19,6 +19,11 @@ const router = createBrowserRouter([
       { index: true, element: <Navigate to="stance" replace /> },
       { path: 'stance', element: <StanceStation /> },
       {
+        path: 'brief',
+        lazy: () =>
+          import('./stations/brief/BriefStation').then(({ BriefStation }) => ({ Component: BriefStation })),
+      },
+      {
         path: 'tubes',
         lazy: () =>
           import('./stations/tubes/TubesStation').then(({ TubesStation }) => ({ Component: TubesStation })),

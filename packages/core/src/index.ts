@@ -1,5 +1,6 @@
 /** The computation of Larchwood: pure functions from a build document to its plan. No interface, no clock, no storage. */
 export * from './result.js';
+export { asSentence, nameInText, withArticle } from './words.js';
 export { without } from './without.js';
 export {
   parseLength,
@@ -11,6 +12,7 @@ export {
 } from './units/length.js';
 export type { LengthDisplay, LengthText, LengthUnit, Denominator } from './units/length.js';
 export { parseAngle, formatAngle, editableAngle, toRadians, toDegrees } from './units/angle.js';
+export { parseMass, formatMass, editableMass } from './units/mass.js';
 export * from './vector/vector.js';
 export * from './document/schema.js';
 export { readDocument, readDocumentText, LARGEST_DOCUMENT, type ReadResult } from './document/read.js';
@@ -22,14 +24,22 @@ export * from './stance/singleTrack.js';
 export { parseTyreMarking } from './stance/tyres.js';
 export { TYRE_TABLE, type TyreGroup } from './stance/tyreTable.js';
 export { rollingWheel, type RollingWheel } from './stance/wheels.js';
-export { solveStance, type Held } from './stance/solve.js';
+export { keepsLimit } from './stance/briefFindings.js';
+export { otherSolutions, outsideLimits, solveStance, type Held } from './stance/solve.js';
 export { releases, weightsOf, type Release } from './stance/exchange.js';
 export { dragPoint, VIEW_AXES, type Drag } from './stance/drag.js';
 export { whatIf, type WhatIfPoint } from './stance/whatIf.js';
 export { formulaWithNumbers } from './stance/explain.js';
 export { steered, steeringSweep, type Steered } from './stance/steering.js';
 export { postureOf, type Posture } from './stance/posture.js';
-export { startFromBrief, type Reason } from './document/startFromBrief.js';
+export {
+  changeBrief,
+  followsBrief,
+  startFromBrief,
+  SET_STATURE,
+  type BriefStart,
+  type Reason,
+} from './document/brief.js';
 export { stanceOf, type Stance, type StanceResult } from './stance/stance.js';
 export { KINDS, findKind } from './stance/kinds/registry.js';
 export { MATERIALS, findMaterial, type Material } from './frame/materials.js';

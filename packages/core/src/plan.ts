@@ -42,7 +42,7 @@ export function planBuild(document: BuildDocument): PlanResult {
     : undefined;
   const findings = [
     ...stanceFindings(stance),
-    ...briefFindings(document.brief, stance),
+    ...briefFindings(document, stance),
     ...frame.findings,
     ...jointFindings(cuts, frame.pieces, document),
     ...(fixture ? fixtureFindings(fixture) : []),

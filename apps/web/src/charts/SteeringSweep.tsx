@@ -17,7 +17,7 @@ export function SteeringSweep({ plan: newest }: { readonly plan: Plan }) {
   if (!wheel) return null;
   const pair = plan.stance.steered.length > 1;
   const length = axisText({ quantity: 'length' }, document.units);
-  const common = { across: { name: '', text: degrees }, at, onAt: setAt };
+  const common = { across: { name: 'steer', text: degrees }, at, onAt: setAt };
   const of = (read: (point: (typeof swept)[number]) => number) =>
     swept.map((point) => [point.steer, read(point)] as const);
   const shared = { present: undefined };

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { findKind, whatIf, type Dimension, type Kind, type Plan } from '@larchwood/core';
+import { findKind, weightsOf, whatIf, type Dimension, type Kind, type Plan } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { Choice } from '../parts/Choice';
 import { axisText } from './axisText';
@@ -24,10 +24,11 @@ export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
     held.find(({ id }) => id === chosen) ??
     ACROSS.flatMap((id) => held.find((each) => each.id === id) ?? [])[0] ??
     held[0];
-  const [shown, setShown] = useState<readonly string[]>(() => usual(kind, plan));
+  const [picked, setPicked] = useState<Readonly<Record<number, string>>>({});
   const [at, setAt] = useState<number>();
   const points = useMemo(() => (across ? sweep(plan, across) : []), [plan, across]);
   if (!across) return null;
+  const shown = answering(kind, plan, across).map((id, place) => picked[place] ?? id);
   const following = kind.dimensions.filter(({ id }) => !(id in plan.stance.held));
   const text = axisText(across, document.units, across.quantity === 'angle' ? 1 : 0);
   return (
@@ -68,7 +69,7 @@ export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
                 label={`Dimension of chart ${index + 1}`}
                 value={id}
                 groups={[{ options: following.map(({ id: value, name }) => ({ value, label: name })) }]}
-                onChange={(next) => setShown(shown.map((before, place) => (place === index ? next : before)))}
+                onChange={(next) => setPicked({ ...picked, [index]: next })}
                 className="min-h-7 border-transparent !bg-transparent font-bold"
               />
             </div>
@@ -82,11 +83,14 @@ export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
   );
 }
 
-function usual({ dimensions, readings }: Kind, { stance }: Plan): string[] {
-  const follows = dimensions.filter(({ id }) => !(id in stance.held)).map(({ id }) => id);
-  return [...[...SHOWN, ...readings].filter((id) => follows.includes(id)), ...follows]
-    .filter((id, index, all) => all.indexOf(id) === index)
-    .slice(0, 3);
+/** What is most asked for and answers to the dimension at all; then any other that does. */
+function answering(kind: Kind, { stance }: Plan, across: Dimension): string[] {
+  const answers = (id: string) =>
+    Math.abs(weightsOf(kind, stance.state, stance.held, id).get(across.id) ?? 0) > 1e-3;
+  const follows = kind.dimensions.filter(({ id }) => !(id in stance.held)).map(({ id }) => id);
+  const asked = [...SHOWN, ...kind.readings].filter((id) => follows.includes(id));
+  const wanted = [...new Set([...asked.filter(answers), ...follows.filter(answers), ...asked])];
+  return wanted.slice(0, 3);
 }
 
 function sweep(plan: Plan, across: Dimension) {

@@ -9,14 +9,7 @@ import { NameField } from '../parts/NameField';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';
 import { useEditor, type Editor } from './editor';
-
-const UNITS = [
-  { value: 'mm', label: 'mm' },
-  { value: 'inch', label: 'inch, decimal' },
-  { value: 'fraction-16', label: 'inch, 1/16' },
-  { value: 'fraction-32', label: 'inch, 1/32' },
-  { value: 'fraction-64', label: 'inch, 1/64' },
-];
+import { UNITS, unitsOf, unitsValue } from './units';
 
 export function BuildHeader() {
   const { build, document, present, edit, settle, undo, redo, canUndo, canRedo } = useEditor();
@@ -69,11 +62,7 @@ const Tools = memo(function Tools({
 }: ToolsProps) {
   const navigate = useNavigate();
   const setUnits = (value: string) => {
-    const [length, finest] = value.split('-') as [BuildDocument['units']['length'], string | undefined];
-    edit('units', (before) => ({
-      ...before,
-      units: { length, denominator: finest ? (Number(finest) as 16 | 32 | 64) : before.units.denominator },
-    }));
+    edit('units', (before) => ({ ...before, units: unitsOf(value, before.units) }));
     settle();
   };
   const exportFile = () =>
@@ -94,7 +83,7 @@ const Tools = memo(function Tools({
       </div>
       <Choice
         label="Display units"
-        value={units.length === 'fraction' ? `fraction-${units.denominator}` : units.length}
+        value={unitsValue(units)}
         groups={[{ options: UNITS }]}
         onChange={setUnits}
       />

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { formatAngle, type Band, type Dimension, type LengthDisplay } from '@larchwood/core';
+import { formatAngle, nameInText, type Band, type Dimension, type LengthDisplay } from '@larchwood/core';
 import { useEditor, type Editor } from '../editor/editor';
 import { Length } from '../parts/Figure';
 import { Peg } from '../parts/Marks';
@@ -60,7 +60,7 @@ const RowView = memo(function RowView({
           <HoldMenu
             dimension={dimension}
             value={value}
-            label={`Hold ${name.replace(/^[A-Z](?![A-Z])/, (letter) => letter.toLowerCase())}`}
+            label={`Hold ${nameInText(name)}`}
             className="flex size-6 -translate-x-1 items-center justify-center border border-transparent hover:border-larch"
           >
             <svg width="14" height="14" viewBox="0 0 16 16" aria-hidden className="text-quiet">
@@ -85,7 +85,7 @@ const RowView = memo(function RowView({
           onActive={(on) => setActive(on ? id : undefined)}
         />
       ) : (
-        <span className="flex min-h-6 items-baseline pt-0.5 text-quiet">
+        <span className="flex min-h-6 items-baseline pt-0.5 pr-0 text-quiet [&>.figure]:pr-[5px]">
           {quantity === 'angle' ? (
             <span className="figure">{formatAngle(value, 1, true)}</span>
           ) : (

@@ -1,7 +1,9 @@
 import { AlertOctagon, Info, TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { findingText, type Finding, type Severity } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
+import { remedyOf, type Remedy } from './remedies';
 import { Button } from '../parts/Button';
 
 const SHAPE = { stop: AlertOctagon, look: TriangleAlert, note: Info } as const;
@@ -51,13 +53,20 @@ function FindingNote({
   readonly finding: Finding;
   readonly units: Parameters<typeof findingText>[1];
 }) {
-  const { build, setActive, setPiece } = useEditor();
+  const { build, setActive, setPiece, edit, settle } = useEditor();
+  const [refused, setRefused] = useState<string>();
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const { title, text, remedies } = findingText(finding, units);
   const Shape = SHAPE[finding.severity];
   // At the fixture the finding already stands beside its scale.
   const elsewhere = !pathname.endsWith('/fixture');
+  const remedy = remedyOf(finding);
+  const mend = (change: Remedy['change']) => {
+    const result = edit(`remedy.${finding.code}`, change, finding.where.ref);
+    settle();
+    setRefused(result.ok ? undefined : result.message);
+  };
   const show = () => {
     const { station, ref } = finding.where;
     if (station === 'stance') setActive(ref);
@@ -75,11 +84,23 @@ function FindingNote({
       </h3>
       <p className="text-quiet">{text}</p>
       <p className="text-[13px]">{remedies.join('. ')}.</p>
-      {elsewhere && (
-        <Button look="link" onClick={show}>
-          Show
-        </Button>
+      {refused !== undefined && (
+        <p role="alert" className="text-[13px] text-brick">
+          {refused}
+        </p>
       )}
+      <div className="flex gap-4">
+        {remedy && (
+          <Button look="link" onClick={() => mend(remedy.change)}>
+            {remedy.name}
+          </Button>
+        )}
+        {elsewhere && (
+          <Button look="link" onClick={show}>
+            Show
+          </Button>
+        )}
+      </div>
     </article>
   );
 }

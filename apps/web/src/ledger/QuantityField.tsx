@@ -1,26 +1,18 @@
 import { memo, useCallback, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
-import {
-  type LengthDisplay,
-  editableAngle,
-  editableLength,
-  formatAngle,
-  formatLength,
-  parseAngle,
-  parseLength,
-  type Result,
-} from '@larchwood/core';
+import type { LengthDisplay, Result } from '@larchwood/core';
 import { useEditor, type Draft, type Editor } from '../editor/editor';
 import { Length } from '../parts/Figure';
+import { readerOf, type FieldQuantity } from './quantities';
 
 export interface QuantityFieldProps {
   /** Names the value in the document; what is typed is kept under it. */
   readonly field: string;
   readonly label: string;
-  readonly quantity: 'length' | 'angle';
+  readonly quantity: FieldQuantity;
   readonly value: number;
   /** Takes the value, or says why not. Called while typing, so that the drawing follows each key. */
   readonly onCommit: (value: number) => Result<true>;
-  /** What one press of an arrow key adds: mm or degrees. */
+  /** What one press of an arrow key adds, where it is not the quantity's own step. */
   readonly nudge?: number;
   readonly digits?: number;
   readonly className?: string;
@@ -29,8 +21,6 @@ export interface QuantityFieldProps {
   readonly compact?: boolean;
   readonly onActive?: (active: boolean) => void;
 }
-
-const FRACTIONS_OF_INCH = 25.4 / 32;
 
 /**
  * A dimension to type or to nudge. Every unit may be typed. What cannot be taken stays in the field with the reason, and
@@ -94,13 +84,9 @@ const Field = memo(function Field({
   const entering = useRef(false);
   const input = useRef<HTMLInputElement>(null);
   const messageId = useId();
-  const editable = () => (quantity === 'angle' ? editableAngle(value) : editableLength(value, units));
-  const shown =
-    quantity === 'angle'
-      ? formatAngle(value, digits ?? 2, true)
-      : formatLength(value, units, digits ?? 2, true);
-  const text = draft?.text ?? (editing ? editable() : shown);
-  const unit = quantity === 'angle' ? '°' : units.length === 'mm' ? 'mm' : 'in';
+  const reader = readerOf(quantity, units);
+  const { unit, editable } = reader;
+  const text = draft?.text ?? (editing ? editable(value) : reader.shown(value, digits ?? 2));
   const message = draft?.message;
   // A field cannot set a fraction as a fraction: until it is entered, the figure stands over it.
   const typeset = !editing && !draft && quantity === 'length' && units.length === 'fraction';
@@ -111,7 +97,7 @@ const Field = memo(function Field({
   }, [editing]);
 
   const attempt = (typed: string): Result<true> => {
-    const parsed = quantity === 'angle' ? parseAngle(typed) : parseLength(typed, units.length);
+    const parsed = reader.parse(typed);
     return parsed.ok
       ? Math.abs(parsed.value - value) < 1e-9
         ? { ok: true, value: true }
@@ -146,11 +132,11 @@ const Field = memo(function Field({
       event.currentTarget.blur();
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
-      const step = nudge ?? (quantity === 'angle' ? 0.1 : units.length === 'mm' ? 1 : FRACTIONS_OF_INCH);
+      const step = nudge ?? reader.step;
       const size = step * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
       const next = Math.round((value + size) * 1e6) / 1e6;
       const result = onCommit(next);
-      const typed = quantity === 'angle' ? editableAngle(next) : editableLength(next, units);
+      const typed = editable(next);
       // The field in hand gets its text before anything else is redrawn: later, the browser would lay the page out twice.
       if (result.ok && input.current) input.current.value = typed;
       setDraft(field, result.ok ? undefined : { text: typed, message: result.message });
@@ -171,7 +157,7 @@ const Field = memo(function Field({
           )}
           <input
             ref={input}
-            aria-label={`${label}, ${unit === '°' ? 'degrees' : unit}`}
+            aria-label={`${label}, ${reader.spoken}`}
             aria-invalid={message !== undefined}
             aria-describedby={message === undefined ? undefined : messageId}
             inputMode="text"
@@ -181,7 +167,7 @@ const Field = memo(function Field({
             style={{
               width: `calc(${Math.max(compact ? 2 : 4, text.length * (typeset ? 0.8 : 1))}ch + 10px)`,
             }}
-            className={`figure min-w-0 border bg-transparent px-1 text-right font-semibold hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
+            className={`figure min-w-0 ${compact ? 'min-h-6' : ''} border bg-transparent px-1 text-right font-semibold hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
               message === undefined ? 'border-transparent' : 'border-brick'
             } ${typeset ? 'text-transparent' : ''}`}
             onFocus={() => {

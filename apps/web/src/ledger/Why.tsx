@@ -52,9 +52,9 @@ function Explanation({ dimension, band, display }: Props) {
       <p>{dimension.meaning}</p>
       {numbers !== undefined && value !== undefined && (
         <p className="figure mt-2 border-l-2 border-rule pl-2 text-[13px] leading-relaxed">
-          {dimension.formula}
+          {unbroken(dimension.formula)}
           <span className="block text-quiet">
-            {dimension.symbol} = {numbers}
+            {dimension.symbol} = {unbroken(numbers)}
           </span>
           <span className="block">
             {dimension.symbol} ={' '}
@@ -77,3 +77,6 @@ function Explanation({ dimension, band, display }: Props) {
     </>
   );
 }
+
+/** A function stays on the line of what it is of. */
+const unbroken = (formula: string): string => formula.replace(/(sin|cos|tan) /g, '$1\u00a0');

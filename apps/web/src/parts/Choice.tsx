@@ -12,10 +12,12 @@ interface Props {
   readonly onChange: (value: string) => void;
   readonly className?: string;
   readonly id?: string;
+  /** Shown while nothing is chosen, as in a list of what can be added. */
+  readonly placeholder?: string;
 }
 
 /** A list to pick one from. */
-export function Choice({ label, value, groups, onChange, className = '', id }: Props) {
+export function Choice({ label, value, groups, onChange, className = '', id, placeholder }: Props) {
   return (
     <Select.Root value={value} onValueChange={onChange}>
       <Select.Trigger
@@ -24,7 +26,7 @@ export function Choice({ label, value, groups, onChange, className = '', id }: P
         className={`inline-flex min-h-8 items-center justify-between gap-2 border border-rule bg-sheet px-2 text-left hover:border-ink ${className}`}
       >
         <span className="min-w-0 truncate">
-          <Select.Value />
+          <Select.Value placeholder={placeholder} />
         </span>
         <ChevronDown size={14} aria-hidden className="shrink-0" />
       </Select.Trigger>

@@ -47,7 +47,7 @@ export function DimensionLabels({ dimensions }: { readonly dimensions: readonly 
             dimension={dimension}
             value={value}
             label={`Hold ${dimension.name}, on the drawing`}
-            className="border border-transparent px-1 py-0.5 text-quiet hover:border-larch"
+            className="min-h-6 border border-transparent px-1 text-quiet hover:border-larch"
           >
             {dimension.quantity === 'angle' ? (
               <Angle degrees={value} />

@@ -2,7 +2,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { X } from 'lucide-react';
 import { dragPoint, findKind, VIEW_AXES, type Handle, type Held, type Kind } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
-import { LetGo } from '../ledger/HoldMenu';
+import { LetGo } from '../ledger/LetGo';
 import { holdAll } from '../stations/stance/hold';
 import type { Pixel, View } from './view';
 
@@ -88,7 +88,7 @@ export function Handles({ view }: { readonly view: View }) {
               type="button"
               aria-label={`Drag ${handle.name.toLowerCase()}`}
               title={`${handle.name}: drag, or nudge with the arrow keys`}
-              className="group absolute flex size-7 -translate-x-1/2 -translate-y-1/2 cursor-grab touch-none items-center justify-center active:cursor-grabbing"
+              className="group absolute flex size-[26px] -translate-x-1/2 -translate-y-1/2 cursor-grab touch-none items-center justify-center active:cursor-grabbing"
               style={{ left: at[0], top: at[1] }}
               onPointerDown={(event) => take(event, handle, at)}
               onPointerMove={move}

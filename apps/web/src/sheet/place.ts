@@ -6,8 +6,11 @@ import type { Pixel, View } from './view';
 const BELOW = [26, 62, 98];
 const ABOVE = [26, 60];
 const BESIDE = [30, 68];
+const BEHIND = [26, 60];
+/** A point to take hold of, px across. */
+const GRIP = 26;
 /** A held figure of five characters with its peg, at 14 px. */
-export const FIGURE = { width: 60, height: 20 };
+export const FIGURE = { width: 60, height: 24 };
 
 /** Where a kind's dimensions stand in a view: lines by its own data, figures where they hide neither each other nor the edge. */
 export function placeDimensions(
@@ -62,7 +65,7 @@ export function drawDimension(drawn: Drawn, plan: Plan, view: View): DrawnDimens
       ? to[0] + drawn.near
       : column > 0
         ? rightmost(plan, view) + BESIDE[column - 1]!
-        : view.x(view.extent.left) - BESIDE[-column - 1]!;
+        : view.x(view.extent.left) - BEHIND[-column - 1]!;
   return upright(drawn.id, from, to, x, share);
 }
 
@@ -98,8 +101,8 @@ const overlap = (a: Pixel, b: Pixel): boolean =>
   Math.abs(a[0] - b[0]) < FIGURE.width && Math.abs(a[1] - b[1]) < FIGURE.height;
 /** A figure over a point to take hold of. */
 const covers = (figure: Pixel, grip: Pixel): boolean =>
-  Math.abs(figure[0] - grip[0]) < FIGURE.width / 2 + 7 &&
-  Math.abs(figure[1] - grip[1]) < FIGURE.height / 2 + 7;
+  Math.abs(figure[0] - grip[0]) < FIGURE.width / 2 + GRIP / 2 &&
+  Math.abs(figure[1] - grip[1]) < FIGURE.height / 2 + GRIP / 2;
 const onSheet = ([x, y]: Pixel, view: View): boolean =>
   x > FIGURE.width / 2 &&
   x < view.width - FIGURE.width / 2 &&

@@ -23,7 +23,7 @@ export interface View {
 
 /** Room round the vehicle for its dimensions, px; and round anything else. */
 const MARGINS: Readonly<Record<ViewName, Margin>> = {
-  side: { left: 34, right: 74, top: 92, bottom: 96 },
+  side: { left: 44, right: 74, top: 92, bottom: 96 },
   plan: { left: 78, right: 112, top: 76, bottom: 56 },
   front: { left: 60, right: 60, top: 76, bottom: 136 },
 };

@@ -7,7 +7,7 @@ import { GROUPS, stateOf, STATIONS } from './stations';
 const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' } as const;
 
 export function StationList() {
-  const { build, plan } = useEditor();
+  const { build, document, plan } = useEditor();
   return (
     <nav
       aria-label="Stations"
@@ -17,7 +17,12 @@ export function StationList() {
         <div key={group} className="mb-4 max-[900px]:mb-0 max-[900px]:inline-block">
           <div className="caption px-4 pb-1 max-[900px]:hidden">{group}</div>
           {STATIONS.filter((station) => station.group === group).map(({ id, name }) => (
-            <StationLink key={id} to={`/builds/${build.id}/${id}`} name={name} {...stateOf(plan, id)} />
+            <StationLink
+              key={id}
+              to={`/builds/${build.id}/${id}`}
+              name={name}
+              {...stateOf(document, plan, id)}
+            />
           ))}
         </div>
       ))}

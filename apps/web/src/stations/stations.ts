@@ -1,4 +1,4 @@
-import type { Finding, Plan } from '@larchwood/core';
+import type { BuildDocument, Finding, Plan } from '@larchwood/core';
 
 export interface StationEntry {
   readonly id: string;
@@ -8,6 +8,7 @@ export interface StationEntry {
 
 /** The stations, in the order of work. */
 export const STATIONS: readonly StationEntry[] = [
+  { id: 'brief', name: 'Brief', group: 'Plan' },
   { id: 'stance', name: 'Stance', group: 'Plan' },
   { id: 'tubes', name: 'Tubes', group: 'Frame' },
   { id: 'joints', name: 'Joints', group: 'Frame' },
@@ -22,9 +23,11 @@ export const findingsAt = (plan: Plan | undefined, station: string): readonly Fi
 
 /** Settled, something to look at, or not to be had yet. Notes do not unsettle a station. */
 export function stateOf(
+  { brief }: BuildDocument,
   plan: Plan | undefined,
   station: string,
 ): { readonly is: 'settled' | 'findings' | 'none'; readonly count: number } {
+  if (station === 'brief') return { is: isEmpty(brief) ? 'none' : 'settled', count: 0 };
   if (!plan) return { is: station === 'stance' ? 'findings' : 'none', count: 0 };
   const count = findingsAt(plan, station).filter((finding) => finding.severity !== 'note').length;
   if (count > 0) return { is: 'findings', count };
@@ -33,3 +36,6 @@ export function stateOf(
     (plan.fixture === undefined && station === 'fixture');
   return { is: empty ? 'none' : 'settled', count: 0 };
 }
+
+const isEmpty = ({ purpose, riders, shelf, limits }: BuildDocument['brief']): boolean =>
+  purpose === '' && riders.length + shelf.length + limits.length === 0;

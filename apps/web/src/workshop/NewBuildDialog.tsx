@@ -15,13 +15,15 @@ const UNITS = [
   { value: 'fraction', label: 'Inches, fractions' },
 ] as const;
 
+const firstSet = (kind: string): string => KINDS.find(({ id }) => id === kind)?.startingSets[0]?.id ?? '';
+
 /** Kind, name, starting set and units: a build to begin with. */
 export function NewBuildDialog({ onClose }: { readonly onClose: () => void }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const form = useForm<CreateBuildRequest>({
     resolver,
-    defaultValues: { name: '', kind: KINDS[0]!.id, startingSet: KINDS[0]!.startingSets[0]!.id, length: 'mm' },
+    defaultValues: { name: '', kind: KINDS[0]!.id, startingSet: firstSet(KINDS[0]!.id), length: 'mm' },
   });
   // eslint-disable-next-line react-hooks/incompatible-library -- the form library's own way to follow a field
   const kind = KINDS.find((candidate) => candidate.id === form.watch('kind'));
@@ -29,7 +31,7 @@ export function NewBuildDialog({ onClose }: { readonly onClose: () => void }) {
     mutationFn: (request: CreateBuildRequest) => builds.create(request),
     onSuccess: async (build) => {
       await queries.invalidateQueries({ queryKey: ['builds'] });
-      void navigate(`/builds/${build.id}/stance`);
+      void navigate(`/builds/${build.id}/brief`);
     },
   });
   const { errors } = form.formState;
@@ -38,7 +40,8 @@ export function NewBuildDialog({ onClose }: { readonly onClose: () => void }) {
       open
       onClose={onClose}
       title="New build"
-      about="A starting set gives plausible numbers and a first frame. Everything can be changed afterwards."
+      about="A starting set gives plausible numbers to begin with. Everything but the kind can be changed afterwards."
+      wide
     >
       <form
         className="flex flex-col gap-5"
@@ -60,21 +63,27 @@ export function NewBuildDialog({ onClose }: { readonly onClose: () => void }) {
             </span>
           )}
         </label>
-        <Radios
-          legend="Kind"
-          options={KINDS.map(({ id, name }) => ({ value: id, label: name }))}
-          field={form.register('kind')}
-        />
-        <Radios
-          legend="Starting set"
-          options={(kind?.startingSets ?? []).map(({ id, name, about }) => ({
-            value: id,
-            label: name,
-            about,
-          }))}
-          field={form.register('startingSet')}
-        />
-        <Radios legend="Units shown" options={UNITS} field={form.register('length')} inline />
+        <div className="grid grid-cols-2 gap-8 max-[640px]:grid-cols-1">
+          <Radios
+            legend="Kind"
+            options={KINDS.map(({ id, name }) => ({ value: id, label: name }))}
+            field={form.register('kind', {
+              onChange: () => form.setValue('startingSet', firstSet(form.getValues('kind'))),
+            })}
+          />
+          <div className="flex flex-col gap-5">
+            <Radios
+              legend="Starting set"
+              options={(kind?.startingSets ?? []).map(({ id, name, about }) => ({
+                value: id,
+                label: name,
+                about,
+              }))}
+              field={form.register('startingSet')}
+            />
+            <Radios legend="Units shown" options={UNITS} field={form.register('length')} />
+          </div>
+        </div>
         {create.isError && (
           <p role="alert" className="text-brick">
             {create.error.message} Nothing was made; try again.
@@ -97,14 +106,13 @@ interface RadiosProps {
   readonly legend: string;
   readonly options: readonly { readonly value: string; readonly label: string; readonly about?: string }[];
   readonly field: object;
-  readonly inline?: boolean;
 }
 
-function Radios({ legend, options, field, inline = false }: RadiosProps) {
+function Radios({ legend, options, field }: RadiosProps) {
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">{legend}</legend>
-      <div className={inline ? 'flex gap-5' : 'rows border-y border-rule'}>
+      <div className="rows border-y border-rule">
         {options.map((option) => (
           <label key={option.value} className="flex items-baseline gap-2 py-1.5">
             <input type="radio" value={option.value} className="accent-larch" {...field} />

@@ -5,6 +5,7 @@ import { failure, success, type Result } from '../result.js';
 import type { StartingSet } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { stanceOf } from '../stance/stance.js';
+import { withArticle } from '../words.js';
 import { EMPTY_BRIEF } from './migrate.js';
 import type { BuildDocument } from './schema.js';
 
@@ -26,7 +27,7 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
   if (!kind) return failure(`“${options.kind}” is not a kind of vehicle that Larchwood knows.`);
   const set = kind.startingSets.find((candidate) => candidate.id === options.startingSet);
   if (!set)
-    return failure(`There is no starting set “${options.startingSet}” for a ${kind.name.toLowerCase()}.`);
+    return failure(`There is no starting set “${options.startingSet}” for ${withArticle(kind.name)}.`);
   const byMarking = (marking: string) => ({ by: 'marking' as const, marking, sag: 0 });
   const document: BuildDocument = {
     format: 'larchwood-build',

@@ -1,6 +1,7 @@
 import { findKind } from '../stance/kinds/registry.js';
 import { MATERIALS } from '../frame/materials.js';
 import type { BuildDocument, Section } from './schema.js';
+import { asSentence, withArticle } from '../words.js';
 import type { Fault } from './faults.js';
 
 /** Faults a schema cannot see: names that point nowhere, names used twice, dimensions that the kind does not have. */
@@ -61,7 +62,9 @@ function stanceFaults(document: BuildDocument): Fault[] {
   if (!kind) return [{ path: '/kind', message: `“${document.kind}” is not a kind this version knows.` }];
   const has = (id: string) => kind.dimensions.some((dimension) => dimension.id === id);
   const unknown = (id: string, path: string): Fault[] =>
-    has(id) ? [] : [{ path, message: `A ${kind.name.toLowerCase()} has no dimension called “${id}”.` }];
+    has(id)
+      ? []
+      : [{ path, message: `${asSentence(withArticle(kind.name))} has no dimension called “${id}”.` }];
   return [
     ...Object.keys(document.stance.held).flatMap((id) => unknown(id, `/stance/held/${id}`)),
     ...document.brief.limits.flatMap(({ dimension }, index) =>

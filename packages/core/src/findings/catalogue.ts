@@ -1,5 +1,6 @@
 import { formatAngle } from '../units/angle.js';
 import { formatLength, type LengthDisplay } from '../units/length.js';
+import { nameInText } from '../words.js';
 import type { Finding } from './finding.js';
 
 /** A finding in words: the same on screen, on paper and in the log. */
@@ -55,12 +56,22 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
   'second-solution': ({ of, measure }) => ({
     title: 'Two vehicles meet what is held',
     text: `${of('dimension')} is ${measure('value')} here; ${measure('other')} would meet it as well. The nearer one is kept.`,
-    remedies: [`Hold ${of('dimension').toLowerCase()} too, in place of another, to be sure`],
+    remedies: [`Hold ${nameInText(of('dimension'))} too, in place of another, to be sure`],
   }),
   'rule-limit': ({ of, measure }) => ({
     title: `${of('dimension')} breaks a limit`,
     text: `${measure('value')}; ${of('bound')} ${measure('limit')} wanted (${of('rule')}).`,
     remedies: [`Bring it to ${of('bound')} ${measure('limit')}`, 'Change the limit in the brief'],
+  }),
+  'shelf-differs': ({ of, measure }) => ({
+    title: `Not the ${nameInText(of('dimension'))} of the part on the shelf`,
+    text: `${of('part')} has ${measure('wanted')}; the stance has ${measure('value')}.`,
+    remedies: [`Hold ${nameInText(of('dimension'))} at ${measure('wanted')}`, 'Take the part off the shelf'],
+  }),
+  'shelf-wheel-differs': ({ of, mm }) => ({
+    title: `Not the ${of('end')} wheel that is on the shelf`,
+    text: `${of('part')} has a radius of ${mm('wanted')}; the stance has ${mm('radius')}.`,
+    remedies: ['Use its marking in the stance', 'Take it off the shelf'],
   }),
   'engine-long': ({ of, mm }) => ({
     title: 'The engine is longer than its room',
@@ -118,7 +129,7 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
   }),
   'past-host-end': ({ of }) => ({
     title: `Piece ${of('mark')} reaches past the end of its host`,
-    text: `Part of the cope of ${of('piece').toLowerCase()} has no host behind it: ${of('host')} ends before.`,
+    text: `Part of the cope of ${nameInText(of('piece'))} has no host behind it: ${of('host')} ends before.`,
     remedies: ['Move the joint away from the end', 'Lengthen the host'],
   }),
   'joint-sharp': ({ of, degrees }) => ({
@@ -158,7 +169,7 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
   }),
   'member-too-short': ({ of }) => ({
     title: `Piece ${of('mark')} has no length`,
-    text: `What ${of('piece').toLowerCase()}’s ends take off leaves nothing.`,
+    text: `What ${nameInText(of('piece'))}’s ends take off leaves nothing.`,
     remedies: ['Make the setback smaller', 'Move its nodes apart'],
   }),
   'scale-out-of-range': ({ of, measure }) => ({

@@ -135,6 +135,15 @@ export interface Handle {
   readonly moves: readonly string[];
 }
 
+/** A dimension of a starting set that grows with a rider. */
+export interface Fit {
+  readonly dimension: string;
+  /** The tallest, or the rider of that place in the brief's list. */
+  readonly rider: 'tallest' | number;
+  /** Millimetres more for each millimetre of stature. */
+  readonly perStature: number;
+}
+
 export interface StartingSet {
   readonly id: string;
   readonly name: string;
@@ -142,6 +151,7 @@ export interface StartingSet {
   readonly wheels: { readonly front: string; readonly rear: string };
   readonly held: Readonly<Record<string, number>>;
   readonly bands: string;
+  readonly fit?: readonly Fit[];
   /** Options for the pattern that makes the first frame. */
   readonly frame?: {
     readonly topTubeBelowSeat?: number;

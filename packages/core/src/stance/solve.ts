@@ -1,6 +1,7 @@
 import { Matrix, solve as solveLinear, SVD } from 'ml-matrix';
 import { formatAngle } from '../units/angle.js';
 import { lengthBothWays } from '../units/length.js';
+import { asSentence, nameInText, withArticle } from '../words.js';
 import type { Dimension, Kind, Refusal, State } from './dimension.js';
 
 export interface SolvedStance {
@@ -59,8 +60,8 @@ export function solveStance(kind: Kind, held: Held, near: State = {}): SolvedSta
     const asked = aValue(dimension, held[dimension.id]!);
     const why =
       found.is === 'outside'
-        ? `${asked} needs ${lower(aValue(found.entry, found.value))}, which must lie between ${measure(found.entry, found.entry.limits[0])} and ${measure(found.entry, found.entry.limits[1])}.`
-        : `No such vehicle: ${lower(asked)} cannot be met with the other held dimensions.`;
+        ? `${asSentence(asked)} needs ${aValue(found.entry, found.value)}, which must lie between ${measure(found.entry, found.entry.limits[0])} and ${measure(found.entry, found.entry.limits[1])}.`
+        : `No such vehicle: ${asked} cannot be met with the other held dimensions.`;
     return {
       where: dimension.id,
       message:
@@ -116,17 +117,28 @@ function meet(kind: Kind, held: Held, near: State, { free, wanted }: Unknowns): 
   const from: Record<string, number> = { ...kind.start, ...near };
   for (const entry of kind.state) if (entry in held) from[entry] = held[entry]!;
   if (free.length === 0) return { is: 'found', state: from };
-  const { state, met } = newton(from, free, wanted, held);
+  const { state: reached, met } = newton(from, free, wanted, held);
   if (!met) {
     const tied = dependentOf(from, free, wanted);
     return tied.length > 0 ? { is: 'dependent', dimensions: tied } : { is: 'nothing' };
   }
+  const state = atLimits(kind, reached, free);
   const entry = outsideEntry(kind, state, free);
   return entry ? { is: 'outside', entry, value: state[entry.id]! } : { is: 'found', state };
 }
 
 const limitsOf = (kind: Kind, entry: string): readonly [number, number] =>
   kind.dimensions.find(({ id }) => id === entry)!.limits;
+
+/** Free entries a rounding error beyond a limit are on it. */
+function atLimits(kind: Kind, state: State, free: readonly string[]): State {
+  const onLimit = free.flatMap((id) =>
+    limitsOf(kind, id)
+      .filter((limit) => state[id] !== limit && Math.abs(state[id]! - limit) < 1e-7)
+      .map((limit) => [id, limit] as const),
+  );
+  return onLimit.length > 0 ? { ...state, ...Object.fromEntries(onLimit) } : state;
+}
 
 const outsideEntry = (kind: Kind, state: State, free: readonly string[]): Dimension | undefined =>
   kind.dimensions.find(
@@ -161,12 +173,20 @@ function unknownOrOutside(kind: Kind, held: Held): Refusal[] {
   return Object.entries(held).flatMap(([id, value]) => {
     const dimension = kind.dimensions.find((candidate) => candidate.id === id);
     if (!dimension)
-      return [{ where: id, message: `A ${kind.name.toLowerCase()} has no dimension called “${id}”.` }];
-    const [low, high] = dimension.limits;
-    if (Number.isFinite(value) && value >= low && value <= high) return [];
-    const between = `${measure(dimension, low)} and ${measure(dimension, high)}`;
-    return [{ where: id, message: `${dimension.name} must lie between ${between}.` }];
+      return [
+        { where: id, message: `${asSentence(withArticle(kind.name))} has no dimension called “${id}”.` },
+      ];
+    const message = outsideLimits(dimension, value);
+    return message === undefined ? [] : [{ where: id, message }];
   });
+}
+
+/** Why a dimension cannot be held at a value, whatever else is held; undefined when it can. */
+export function outsideLimits(dimension: Dimension, value: number): string | undefined {
+  const [low, high] = dimension.limits;
+  return Number.isFinite(value) && value >= low && value <= high
+    ? undefined
+    : `${dimension.name} must lie between ${measure(dimension, low)} and ${measure(dimension, high)}.`;
 }
 
 function miscounted(kind: Kind, held: Held): Refusal[] {
@@ -195,11 +215,8 @@ function miscounted(kind: Kind, held: Held): Refusal[] {
 const nameOf = (kind: Kind, id: string): string => kind.dimensions.find((each) => each.id === id)?.name ?? id;
 export const measure = (dimension: Dimension, value: number): string =>
   dimension.quantity === 'angle' ? formatAngle(value) : lengthBothWays(value);
-/** Only the article at the front: names such as BB stay as they are. */
-const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
-const nameInText = (name: string): string => (/^[A-Z]{2}/.test(name) ? name : lower(name));
 const aValue = (dimension: Dimension, value: number): string =>
-  `${/^[aeio]/i.test(dimension.name) ? 'An' : 'A'} ${nameInText(dimension.name)} of ${measure(dimension, value)}`;
+  `${withArticle(dimension.name)} of ${measure(dimension, value)}`;
 
 /** Held dimensions that say the same thing twice: their rows of the Jacobian depend on each other. */
 function dependentOf(

@@ -1,14 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import { findKind, formatAngle, formatLength, planBuild, type Dimension } from '@larchwood/core';
+import { findKind, formatAngle, formatLength, planBuild, withArticle, type Dimension } from '@larchwood/core';
 import { builds } from '../../api/builds';
 import { useEditor } from '../../editor/editor';
+import { differs } from '../../ledger/differs';
 import { Choice } from '../../parts/Choice';
 import { Measure } from '../../parts/Figure';
 import { Peg } from '../../parts/Marks';
-
-/** Smallest change worth showing: what nobody measures is left out. */
-const SEEN = { length: 0.05, angle: 0.005 } as const;
 
 /** Choice of what to compare with: another revision of this build, or another build. */
 export function CompareChoice() {
@@ -87,7 +85,7 @@ export function Differences() {
       ? []
       : [{ dimension, here, there, change: here - there }];
   });
-  const differs = rows.filter(({ dimension, change }) => Math.abs(change) >= SEEN[dimension.quantity]);
+  const changed = rows.filter(({ dimension, here, there }) => differs(dimension, here, there));
   const other = findKind(compared.plan.kind);
   return (
     <div
@@ -97,17 +95,17 @@ export function Differences() {
       aria-label="Differences, rows"
     >
       <p className="mb-3">
-        {differs.length === 0
+        {changed.length === 0
           ? `No dimension differs from ${compared.label}.`
-          : `${differs.length} of ${rows.length} dimensions differ from ${compared.label}.`}
+          : `${changed.length} of ${rows.length} dimensions differ from ${compared.label}.`}
         {other && other.id !== kind.id && (
           <span className="caption">
             {' '}
-            It is a {other.name.toLowerCase()}: only dimensions of both are compared.
+            It is {withArticle(other.name)}: only dimensions of both are compared.
           </span>
         )}
       </p>
-      {differs.length > 0 && (
+      {changed.length > 0 && (
         <table className="w-full max-w-3xl border-y-2 border-ink">
           <thead>
             <tr className="caption border-b border-rule text-right [&>th]:py-1 [&>th]:font-normal">
@@ -118,7 +116,7 @@ export function Differences() {
             </tr>
           </thead>
           <tbody className="rows">
-            {differs.map(({ dimension, here, there, change }) => (
+            {changed.map(({ dimension, here, there, change }) => (
               <tr key={dimension.id} className="text-right [&>td]:py-1">
                 <td className="flex items-center gap-2 text-left">
                   <Peg held={dimension.id in plan.stance.held} size={13} />

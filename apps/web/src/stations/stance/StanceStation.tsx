@@ -4,6 +4,7 @@ import { findKind, type Kind, type Plan, type ViewName } from '@larchwood/core';
 import { SteeringSweep } from '../../charts/SteeringSweep';
 import { WhatIf } from '../../charts/WhatIf';
 import { useEditor } from '../../editor/editor';
+import { differs } from '../../ledger/differs';
 import { DimensionRow } from '../../ledger/DimensionRow';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel } from '../../ledger/Panel';
@@ -67,20 +68,7 @@ export function StanceStation() {
               </Tabs.Trigger>
             ))}
           </Tabs.List>
-          <span className="flex items-center gap-4">
-            {plan?.stance.postures && shown === 'side' && (
-              <label className="flex items-center gap-1.5 text-[13px]">
-                <input
-                  type="checkbox"
-                  className="accent-larch"
-                  checked={search.has('travel')}
-                  onChange={(event) => replace('travel', event.target.checked ? 'shown' : null)}
-                />
-                unladen, full travel
-              </label>
-            )}
-            <CompareChoice />
-          </span>
+          <CompareChoice />
         </div>
         <Tabs.Content value={shown} className="min-h-80 flex-1" tabIndex={-1}>
           {!plan ? (
@@ -99,6 +87,7 @@ export function StanceStation() {
               kind={kind}
               view={shown}
               travel={search.has('travel') && shown === 'side'}
+              onTravel={(show) => replace('travel', show ? 'shown' : null)}
             />
           )}
         </Tabs.Content>
@@ -113,20 +102,22 @@ interface SheetProps {
   readonly kind: Kind;
   readonly view: ViewName;
   readonly travel: boolean;
+  readonly onTravel: (shown: boolean) => void;
 }
 
 /** The drawing with its dimensions, its handles, and ghosts behind it. */
-function StanceSheet({ plan, kind, view: name, travel }: SheetProps) {
+function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
   const { active, compared } = useEditor();
   const held = (id: string) => id in plan.stance.held;
-  const differs =
+  const isOther =
     compared &&
-    Object.entries(plan.stance.values).some(
-      ([id, value]) => Math.abs(value - (compared.plan.stance.values[id] ?? value)) > 0.05,
-    );
+    kind.dimensions.some((dimension) => {
+      const [here, there] = [plan.stance.values[dimension.id]!, compared.plan.stance.values[dimension.id]];
+      return there !== undefined && differs(dimension, here, there);
+    });
   const { postures } = plan.stance;
   const notes = [
-    ...(differs ? [`dashed: ${compared.label}`] : []),
+    ...(isOther ? [`dashed: ${compared.label}`] : []),
     ...(travel && postures
       ? [
           `long dashes: unladen, nose ${pitchText(postures.unladen.pitch)}; dots: full travel, ${pitchText(postures.full.pitch)}`,
@@ -139,10 +130,24 @@ function StanceSheet({ plan, kind, view: name, travel }: SheetProps) {
       plan={plan}
       view={name}
       title={VIEW_NAMES[name].title}
+      choices={
+        postures &&
+        name === 'side' && (
+          <label className="flex items-center gap-1.5 text-[13px]">
+            <input
+              type="checkbox"
+              className="accent-larch"
+              checked={travel}
+              onChange={(event) => onTravel(event.target.checked)}
+            />
+            unladen and full travel
+          </label>
+        )
+      }
       note={notes.length > 0 ? notes.join(' · ') : undefined}
       drawing={(view) => (
         <>
-          {differs && (
+          {isOther && (
             <Ghost
               kind={findKind(compared.plan.kind)}
               points={compared.plan.stance.points}

@@ -1,4 +1,4 @@
-import { findKind, stanceOf, without, type BuildDocument } from '@larchwood/core';
+import { stanceOf, without, type BuildDocument } from '@larchwood/core';
 
 type Change = (document: BuildDocument) => BuildDocument;
 
@@ -38,9 +38,3 @@ export const holdAll =
       ),
     },
   });
-
-/** Name of a dimension inside a sentence; names such as BB keep their capitals. */
-export function nameInText(kindId: string, id: string): string {
-  const name = findKind(kindId)?.dimensions.find((dimension) => dimension.id === id)?.name ?? id;
-  return /^[A-Z]{2}/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
-}

@@ -83,7 +83,7 @@ export function travel({ front }: Assembly, { rearAxle }: Assembly): Assembly {
     refuse: (known) =>
       (['front', 'rear'] as const).flatMap((which) => {
         const [most, sag] = [known[`${which}Travel`], known[`${which}Sag`]];
-        return most !== undefined && sag !== undefined && sag > most
+        return most !== undefined && sag !== undefined && sag > most + 1e-6
           ? [`${which}Sag`, `${which}Travel`].map((where) => ({
               where,
               message: `The ${which} end cannot sag further than its travel of ${most.toFixed(1)} mm.`,

@@ -1,5 +1,5 @@
 import type { StartingSet } from '../dimension.js';
-import { RIGID } from './groups.js';
+import { PEDALLED_FIT, RIGID } from './groups.js';
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 export const BICYCLE_SETS: readonly StartingSet[] = [
@@ -9,6 +9,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     about: '28-622 wheels, 435 mm chainstays, quick but steady steering.',
     wheels: { front: '28-622', rear: '28-622' },
     bands: 'road',
+    fit: PEDALLED_FIT,
     held: {
       headAngle: 72.5,
       forkOffset: 47,
@@ -31,6 +32,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     about: '37-622 wheels, long chainstays for bags and heels.',
     wheels: { front: '37-622', rear: '37-622' },
     bands: 'touring',
+    fit: PEDALLED_FIT,
     held: {
       headAngle: 72,
       forkOffset: 50,
@@ -53,6 +55,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     about: '57-622 wheels, slack head angle, long front centre; rigid or corrected fork.',
     wheels: { front: '57-622', rear: '57-622' },
     bands: 'trail',
+    fit: PEDALLED_FIT,
     held: {
       headAngle: 67.5,
       forkOffset: 48,
@@ -75,6 +78,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     about: '47-406 wheels, a long head tube and a low top tube to step over.',
     wheels: { front: '47-406', rear: '47-406' },
     bands: 'smallWheel',
+    fit: PEDALLED_FIT,
     frame: {
       topTubeBelowSeat: 215,
       sections: { topTube: 'round-28.6x1.2', downTube: 'round-31.8x1.2', seatTube: 'round-28.6x1.2' },
@@ -102,6 +106,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       'Slack head, long wheelbase, a donor rear end. The wheelbase is held and the reach follows; no first frame is made.',
     wheels: { front: '50-584', rear: '50-559' },
     bands: 'cruiser',
+    fit: PEDALLED_FIT,
     frame: { none: true },
     held: {
       headAngle: 62,

@@ -1,4 +1,4 @@
-import type { Kind } from '../dimension.js';
+import type { Fit, Kind } from '../dimension.js';
 
 type Group = Kind['groups'][number];
 
@@ -41,6 +41,25 @@ export const TRAVEL_GROUP: Group = {
   title: 'Travel and sag',
   ids: ['frontTravel', 'frontSag', 'rearTravel', 'rearSag'],
 };
+
+/**
+ * How lengths grow with the rider. Seat tube: 0.65 of the inseam, which is 0.47 of the stature [common practice, from
+ * memory]. Leg room: hip to sole is 0.53 of the stature (Drillis and Contini), a little less with the knee bent.
+ */
+const SEAT_TUBE = 0.31;
+const LEG_ROOM = 0.5;
+export const PEDALLED_FIT: readonly Fit[] = [
+  { dimension: 'seatTubeLength', rider: 0, perStature: SEAT_TUBE },
+  { dimension: 'reach', rider: 0, perStature: 0.1 },
+  { dimension: 'headTubeLength', rider: 0, perStature: 0.15 },
+];
+/** Riders in the brief's list sit from the front to the rear. */
+export const seatTubeOf = (dimension: string, rider: number): Fit => ({
+  dimension,
+  rider,
+  perStature: SEAT_TUBE,
+});
+export const SEATED_FIT: readonly Fit[] = [{ dimension: 'legRoom', rider: 'tallest', perStature: LEG_ROOM }];
 
 /** No spring at either end. */
 export const RIGID = { frontTravel: 0, frontSag: 0, rearTravel: 0, rearSag: 0 };

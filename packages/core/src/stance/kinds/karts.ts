@@ -6,7 +6,7 @@ import { travel } from '../assemblies/travel.js';
 import { twoTrackFront } from '../assemblies/twoTrackFront.js';
 import { rearPair, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
 import { band, PRACTICE } from './bands.js';
-import { RIGID, SEAT_GROUP, TRAVEL_GROUP, TWO_TRACK_GROUPS } from './groups.js';
+import { RIGID, SEAT_GROUP, SEATED_FIT, TRAVEL_GROUP, TWO_TRACK_GROUPS } from './groups.js';
 
 const BANDS: Bands = {
   kart: {
@@ -55,6 +55,7 @@ const KART_SETS: readonly StartingSet[] = [
     about: 'Leg room is held and the wheelbase follows. 10x4.5-5 in front, 11x7.1-5 behind on a live axle.',
     wheels: { front: '10x4.5-5', rear: '11x7.1-5' },
     bands: 'kart',
+    fit: SEATED_FIT,
     held: {
       pedalsAhead: -20,
       frontTrack: 1100,
@@ -83,6 +84,7 @@ const KART_SETS: readonly StartingSet[] = [
     about: 'Long rails with cross members, 16 in wheels, room to sit upright.',
     wheels: { front: '16x6.5-8', rear: '16x6.5-8' },
     bands: 'ladder',
+    fit: SEATED_FIT,
     held: {
       wheelbase: 1680,
       frontTrack: 900,
@@ -113,6 +115,7 @@ const BUGGY_SETS: readonly StartingSet[] = [
     about: '22x7-10 in front, 25x10-12 behind, sprung all round.',
     wheels: { front: '22x7-10', rear: '25x10-12' },
     bands: 'buggy',
+    fit: SEATED_FIT,
     held: {
       wheelbase: 1980,
       frontTrack: 1420,
@@ -144,6 +147,7 @@ const BUGGY_SETS: readonly StartingSet[] = [
     about: 'One seat, 18 in tyres in front and 19 in behind, rigid rear, short arms in front.',
     wheels: { front: '18x7-8', rear: '19x9.5-8' },
     bands: 'offRoadKart',
+    fit: SEATED_FIT,
     held: {
       wheelbase: 1500,
       frontTrack: 1080,

@@ -7,7 +7,7 @@ import { swingArm } from '../assemblies/swingArm.js';
 import { travel } from '../assemblies/travel.js';
 import { singleRear, wheelbase } from '../assemblies/wheelbase.js';
 import { band, PRACTICE } from './bands.js';
-import { SEAT_GROUP, TRAVEL_GROUP } from './groups.js';
+import { SEAT_GROUP, SEATED_FIT, TRAVEL_GROUP } from './groups.js';
 
 const use = (
   name: string,
@@ -116,6 +116,7 @@ const LOW_SETS: readonly StartingSet[] = [
     about: 'Sitting in it rather than on it: seat 400 mm high, feet ahead, long wheelbase.',
     wheels: { front: '110/80-16', rear: '140/70-17' },
     bands: 'low',
+    fit: SEATED_FIT,
     held: held({
       rake: 30,
       trail: 110,

@@ -1,6 +1,6 @@
 import type { Bands, StartingSet } from '../dimension.js';
 import { band } from './bands.js';
-import { RIGID } from './groups.js';
+import { PEDALLED_FIT, RIGID, seatTubeOf } from './groups.js';
 
 export const TANDEM_BANDS: Bands = {
   tandem: {
@@ -51,6 +51,7 @@ export const TANDEM_SETS: readonly StartingSet[] = [
     about: '37-622 wheels; the wheelbase is held, the front rider’s reach follows.',
     wheels: WHEELS,
     bands: 'tandem',
+    fit: [...PEDALLED_FIT, seatTubeOf('rearSeatTubeLength', 1)],
     held: { ...COMMON, wheelbase: 1745 },
   },
 ];
@@ -61,6 +62,7 @@ export const TRIPLET_SETS: readonly StartingSet[] = [
     about: '37-622 wheels; the wheelbase is held, the front rider’s reach follows.',
     wheels: WHEELS,
     bands: 'triplet',
+    fit: [...PEDALLED_FIT, seatTubeOf('middleSeatTubeLength', 1), seatTubeOf('rearSeatTubeLength', 2)],
     held: { ...COMMON, cockpit: 690, secondCockpit: 690, middleSeatTubeLength: 500, wheelbase: 2420 },
   },
 ];

@@ -7,7 +7,7 @@ import { travel } from '../assemblies/travel.js';
 import { twoTrackFront } from '../assemblies/twoTrackFront.js';
 import { rearPair, singleRear, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
 import { band, PRACTICE } from './bands.js';
-import { FORK_GROUP, RIGID, SEAT_GROUP, TRAVEL_GROUP, TWO_TRACK_GROUPS } from './groups.js';
+import { FORK_GROUP, RIGID, SEAT_GROUP, SEATED_FIT, TRAVEL_GROUP, TWO_TRACK_GROUPS } from './groups.js';
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 const DELTA_SETS: readonly StartingSet[] = [
@@ -17,6 +17,7 @@ const DELTA_SETS: readonly StartingSet[] = [
     about: '47-507 in front, 40-406 behind; trail is held and the fork offset follows.',
     wheels: { front: '47-507', rear: '40-406' },
     bands: 'delta',
+    fit: SEATED_FIT,
     held: {
       headAngle: 68,
       trail: 60,
@@ -39,6 +40,7 @@ const DELTA_SETS: readonly StartingSet[] = [
     about: 'The single front wheel is driven by its hub: a short wheelbase keeps load on it.',
     wheels: { front: '47-559', rear: '40-406' },
     bands: 'delta',
+    fit: SEATED_FIT,
     held: {
       headAngle: 70,
       trail: 50,
@@ -132,6 +134,7 @@ const TADPOLE_SETS: readonly StartingSet[] = [
     about: '40-406 in front, 42-559 behind; kingpins aimed near the contact patches.',
     wheels: { front: '40-406', rear: '42-559' },
     bands: 'tadpole',
+    fit: SEATED_FIT,
     held: tadpole({ wheelbase: 1080 }),
   },
   {
@@ -140,6 +143,7 @@ const TADPOLE_SETS: readonly StartingSet[] = [
     about: '40-406 all round, lower and a little shorter.',
     wheels: { front: '40-406', rear: '40-406' },
     bands: 'tadpole',
+    fit: SEATED_FIT,
     held: tadpole({ wheelbase: 1020, frontTrack: 740, seatAhead: 350, seatHeight: 230, groundClearance: 95 }),
   },
 ];

@@ -1,0 +1,203 @@
+import { useState } from 'react';
+import {
+  findKind,
+  nameInText,
+  releases,
+  stanceOf,
+  type BuildDocument,
+  type Dimension,
+  type Kind,
+  type Release,
+  type Stance,
+} from '@larchwood/core';
+import { useEditor } from '../editor/editor';
+import { Button } from '../parts/Button';
+import { Measure } from '../parts/Figure';
+import { exchangeHeld } from '../stations/stance/hold';
+import { differs } from './differs';
+import { readerOf } from './quantities';
+
+const AT_FIRST = 4;
+/** How many other dimensions a preview names. */
+const ALSO = 3;
+
+/** Where a value that is typed to be held is kept until it is taken. */
+export const holdDraft = (id: string): string => `hold.${id}`;
+
+interface Props {
+  readonly dimension: Dimension;
+  readonly value: number;
+  readonly onDone: () => void;
+}
+
+/** Value to hold, and the held dimensions of which one may be let go for it, best first, each with what would become of it. */
+export function LetGo({ dimension, value, onDone }: Props) {
+  const { document, plan, edit, settle, drafts, setDraft } = useEditor();
+  const [all, setAll] = useState(false);
+  const [message, setMessage] = useState<string>();
+  const kind = findKind(document.kind);
+  if (!plan || !kind) return null;
+  const draft = holdDraft(dimension.id);
+  const typed = drafts[draft]?.text;
+  const reader = readerOf(dimension.quantity, document.units);
+  const read = typed === undefined ? undefined : reader.parse(typed);
+  const wanted = read?.ok ? read.value : value;
+  const offered = releases(kind, plan.stance.state, plan.stance.held, dimension.id);
+  const name = nameInText(dimension.name);
+  if (offered.length === 0)
+    return (
+      <p>
+        No held dimension can be let go for {name}: it depends on none that may vary. Change what it follows
+        from instead.
+      </p>
+    );
+  const take = (letGo: string) => {
+    if (read && !read.ok) return;
+    const result = edit(`exchange.${dimension.id}`, exchangeHeld(dimension.id, wanted, letGo), dimension.id);
+    settle();
+    if (!result.ok) return setMessage(result.message);
+    setDraft(draft, undefined);
+    onDone();
+  };
+  const wrong = read && !read.ok ? read.message : message;
+  return (
+    <div className="flex flex-col gap-3">
+      <label className="flex items-baseline justify-between gap-3">
+        <h3 className="font-bold">Hold {name} at</h3>
+        <span className="inline-flex items-baseline gap-1">
+          <input
+            className={`figure w-24 border bg-paper px-2 py-1 text-right font-semibold ${read && !read.ok ? 'border-brick' : 'border-rule'}`}
+            aria-label={`Hold ${name} at, ${reader.spoken}`}
+            value={typed ?? reader.shown(value, 2)}
+            onFocus={(event) => event.target.select()}
+            onChange={(event) => {
+              setDraft(draft, { text: event.target.value });
+              setMessage(undefined);
+            }}
+            onKeyDown={(event) => event.key === 'Enter' && take(offered[0]!.id)}
+            autoComplete="off"
+          />
+          <span className="w-5 text-[0.8em] text-quiet">{reader.unit}</span>
+        </span>
+      </label>
+      {wrong !== undefined && (
+        <p role="alert" className="text-brick">
+          {wrong}
+        </p>
+      )}
+      <div>
+        <p className="caption mb-1">One held dimension is let go and follows. Which?</p>
+        <ul className="rows border-y border-rule">
+          {(all ? offered : offered.slice(0, AT_FIRST)).map((release, index) => {
+            const other = kind.dimensions.find(({ id }) => id === release.id);
+            if (!other) return null;
+            return (
+              <li key={release.id}>
+                <button
+                  type="button"
+                  className="block w-full px-1 py-1.5 text-left hover:bg-larch-wash"
+                  onClick={() => take(release.id)}
+                >
+                  <span className="flex items-baseline justify-between gap-2">
+                    <span>
+                      Let {nameInText(other.name)} go
+                      {index === 0 && <span className="caption ml-1.5 text-spruce">usual</span>}
+                    </span>
+                    {!differs(dimension, wanted, value) && (
+                      <PerStep release={release} other={other} dimension={dimension} document={document} />
+                    )}
+                  </span>
+                  {differs(dimension, wanted, value) && (
+                    <Becomes
+                      other={other}
+                      kind={kind}
+                      before={plan.stance}
+                      after={stanceOf(exchangeHeld(dimension.id, wanted, release.id)(document))}
+                      pinned={dimension.id}
+                      document={document}
+                    />
+                  )}
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+        {!all && offered.length > AT_FIRST && (
+          <Button look="link" onClick={() => setAll(true)}>
+            {offered.length - AT_FIRST} more
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** How the dimension that is let go answers to one step more of the held one. */
+function PerStep({
+  release,
+  other,
+  dimension,
+  document,
+}: {
+  readonly release: Release;
+  readonly other: Dimension;
+  readonly dimension: Dimension;
+  readonly document: BuildDocument;
+}) {
+  const { step, shown, unit } = readerOf(dimension.quantity, document.units);
+  const change = release.perUnit * step;
+  return (
+    <span className="caption shrink-0">
+      +{shown(step, 2)}
+      {unit === '°' ? unit : ` ${unit}`} makes it {change > 0 ? '+' : ''}
+      <Measure value={change} quantity={other.quantity} display={document.units} digits={2} />
+    </span>
+  );
+}
+
+/** What becomes of the dimension that is let go, and of the readings that follow with it. */
+function Becomes({
+  other,
+  kind,
+  before,
+  after,
+  pinned,
+  document,
+}: {
+  readonly other: Dimension;
+  readonly kind: Kind;
+  readonly before: Stance;
+  readonly after: ReturnType<typeof stanceOf>;
+  readonly pinned: string;
+  readonly document: BuildDocument;
+}) {
+  if (!after.ok) return <span className="caption block text-brick">No vehicle comes of it.</span>;
+  const figure = (dimension: Dimension, stance: Stance) => (
+    <Measure
+      value={stance.values[dimension.id]!}
+      quantity={dimension.quantity}
+      display={document.units}
+      digits={1}
+    />
+  );
+  const also = kind.readings.flatMap((id) => {
+    const dimension = kind.dimensions.find((each) => each.id === id);
+    const moves =
+      dimension &&
+      id !== pinned &&
+      id !== other.id &&
+      differs(dimension, after.stance.values[id]!, before.values[id]!);
+    return moves ? [dimension] : [];
+  });
+  return (
+    <span className="caption block">
+      {figure(other, before)} becomes <b className="text-ink">{figure(other, after.stance)}</b>
+      {also.slice(0, ALSO).map((dimension) => (
+        <span key={dimension.id}>
+          ; {nameInText(dimension.name)} {figure(dimension, after.stance)}
+        </span>
+      ))}
+      {also.length > ALSO && '; …'}
+    </span>
+  );
+}

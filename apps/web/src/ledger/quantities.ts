@@ -1,0 +1,62 @@
+import {
+  editableAngle,
+  editableLength,
+  editableMass,
+  formatAngle,
+  formatLength,
+  formatMass,
+  parseAngle,
+  parseLength,
+  parseMass,
+  type LengthDisplay,
+  type Result,
+} from '@larchwood/core';
+
+export type FieldQuantity = 'length' | 'angle' | 'mass';
+
+/** How a quantity is typed and shown in a build's units. */
+export interface Reader {
+  readonly parse: (text: string) => Result<number>;
+  /** Rounded, without its unit. */
+  readonly shown: (value: number, digits: number) => string;
+  /** As it stands in a field in hand: reads back to the same value. */
+  readonly editable: (value: number) => string;
+  readonly unit: string;
+  /** The unit as it is read out. */
+  readonly spoken: string;
+  /** What one press of an arrow key adds. */
+  readonly step: number;
+}
+
+const THIRTY_SECOND = 25.4 / 32;
+
+const ANGLE: Reader = {
+  parse: parseAngle,
+  shown: (value, digits) => formatAngle(value, digits, true),
+  editable: editableAngle,
+  unit: '°',
+  spoken: 'degrees',
+  step: 0.1,
+};
+const MASS: Reader = {
+  parse: parseMass,
+  shown: (value, digits) => formatMass(value, digits, true),
+  editable: editableMass,
+  unit: 'kg',
+  spoken: 'kg',
+  step: 1,
+};
+
+export function readerOf(quantity: FieldQuantity, display: LengthDisplay): Reader {
+  if (quantity === 'angle') return ANGLE;
+  if (quantity === 'mass') return MASS;
+  const unit = display.length === 'mm' ? 'mm' : 'in';
+  return {
+    parse: (text) => parseLength(text, display.length),
+    shown: (value, digits) => formatLength(value, display, digits, true),
+    editable: (value) => editableLength(value, display),
+    unit,
+    spoken: unit,
+    step: display.length === 'mm' ? 1 : THIRTY_SECOND,
+  };
+}

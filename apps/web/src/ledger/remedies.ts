@@ -1,0 +1,61 @@
+import {
+  findKind,
+  otherSolutions,
+  releases,
+  stanceOf,
+  type BuildDocument,
+  type Finding,
+} from '@larchwood/core';
+import { exchangeHeld, holdDimension, setWheel } from '../stations/stance/hold';
+
+export interface Remedy {
+  /** A verb and what it is done to. */
+  readonly name: string;
+  readonly change: (document: BuildDocument) => BuildDocument;
+}
+
+/** Findings that one press can mend, by code; each remedy is named as the catalogue words it. */
+const REMEDIES: Readonly<Record<string, (finding: Finding) => Remedy>> = {
+  'rule-limit': ({ where, values }) => ({
+    name: 'Hold it at the limit',
+    change: holdAt(where.ref, Number(values.limit)),
+  }),
+  'shelf-differs': ({ where, values }) => ({
+    name: 'Hold it as the part has it',
+    change: holdAt(where.ref, Number(values.wanted)),
+  }),
+  'shelf-wheel-differs': ({ values }) => ({
+    name: 'Use the wheel on the shelf',
+    change: (document) => {
+      const end = values.end === 'front' ? 'front' : 'rear';
+      const item = document.brief.shelf.find(
+        ({ sort, name }) => sort === `${end} wheel` && name === values.part,
+      );
+      return item?.marking === undefined
+        ? document
+        : setWheel(end, { by: 'marking', marking: item.marking, sag: document.wheels[end].sag })(document);
+    },
+  }),
+  'second-solution': () => ({ name: 'Use the other vehicle', change: useOther }),
+};
+
+export const remedyOf = (finding: Finding): Remedy | undefined => REMEDIES[finding.code]?.(finding);
+
+/** Holds a dimension at a value; where it followed, the best held one is let go for it. */
+const holdAt =
+  (id: string, value: number) =>
+  (document: BuildDocument): BuildDocument => {
+    if (id in document.stance.held) return holdDimension(id, value)(document);
+    const kind = findKind(document.kind);
+    const solved = stanceOf(document);
+    const [best] = kind && solved.ok ? releases(kind, solved.stance.state, solved.stance.held, id) : [];
+    return best ? exchangeHeld(id, value, best.id)(document) : document;
+  };
+
+/** The same dimensions held, met by the other vehicle. */
+function useOther(document: BuildDocument): BuildDocument {
+  const kind = findKind(document.kind);
+  const solved = stanceOf(document);
+  const other = kind && solved.ok && otherSolutions(kind, solved.stance.held, solved.stance.state)[0];
+  return other ? { ...document, stance: { ...document.stance, near: { ...other } } } : document;
+}
