@@ -6,6 +6,14 @@ import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 
 const PORT = 4198;
+
+/** A build of each family, and a point of it that is dragged. */
+const DRAGS = [
+  ['Ferry Road tourer', 'Drag bottom bracket'],
+  ['Heron Hill 125', 'Drag foot of the steering axis'],
+  ['Canal tadpole', 'Drag seat'],
+  ['Alder Wood buggy', 'Drag front axle'],
+] as const;
 const ASSETS = new URL('../apps/web/dist/assets/', import.meta.url);
 
 /** First view, and the time from a key press to the redrawn sheet, in the built application. Run `npm run build` before. */
@@ -29,9 +37,13 @@ export async function applicationInChromium(): Promise<void> {
   try {
     const builds = await answering();
     await firstView(browser, 'workshop', '/', 'table');
-    const open = `/builds/${builds[0]!.id}/stance`;
+    const open = `/builds/${builds.find(({ name }) => name === DRAGS[0][0])!.id}/stance`;
     const page = await firstView(browser, 'open build', open, 'input[aria-label="Head angle, degrees"]');
-    await keyToRedraw(page);
+    if (process.argv[3] !== "drag") await keyToRedraw(page);
+    for (const [name, handle] of DRAGS) {
+      const build = builds.find((each) => each.name === name);
+      if (build) await dragFrames(browser, build, handle);
+    }
   } finally {
     await browser.close();
     server.kill();
@@ -105,10 +117,55 @@ async function keyToRedraw(page: Page): Promise<void> {
   );
 }
 
-async function answering(): Promise<{ id: string }[]> {
+/** Frames shown while a handle is dragged to and fro, the plan worked out anew for each. */
+async function dragFrames(
+  browser: Browser,
+  build: { readonly id: string; readonly name: string },
+  handle: string,
+): Promise<void> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await page.goto(`http://127.0.0.1:${PORT}/builds/${build.id}/stance`);
+  const grip = page.getByRole('button', { name: handle });
+  await grip.waitFor();
+  const box = (await grip.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const before = await page.getByLabel('Readings').innerText();
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  // One move a frame, as a fast mouse gives. As text: the compiler's helper for named functions is not there in the page.
+  const frames = await page.evaluate<number[]>(`new Promise((done) => {
+    const grip = document.querySelector('[aria-label="${handle}"]');
+    const frames = [];
+    const next = (time) => {
+      frames.push(time);
+      if (frames.length > 150) return done(frames);
+      const clientX = ${x} + 30 * Math.sin(frames.length / 12);
+      const clientY = ${y} + 8 * Math.sin(frames.length / 7);
+      grip.dispatchEvent(new PointerEvent('pointermove', { bubbles: true, pointerId: 1, clientX, clientY }));
+      requestAnimationFrame(next);
+    };
+    requestAnimationFrame(next);
+  })`);
+  const readings = await page.getByLabel('Readings').innerText();
+  await page.mouse.up();
+  const gaps = frames
+    .slice(1)
+    .map((time, index) => time - frames[index]!)
+    .sort((a, b) => a - b);
+  const rate = (1000 * gaps.length) / (frames.at(-1)! - frames[0]!);
+  console.log(
+    `${build.name}, ${handle.toLowerCase()}: ${rate.toFixed(1)} frames a second, gap ${gaps[gaps.length >> 1]!.toFixed(1)} ms median, ${gaps[Math.floor(gaps.length * 0.95)]!.toFixed(1)} ms at 95 %; one move a frame (readings changed: ${readings !== before})`,
+  );
+  await page.context().close();
+}
+
+async function answering(): Promise<{ id: string; name: string }[]> {
   for (let attempt = 0; attempt < 60; attempt += 1) {
     try {
-      return (await (await fetch(`http://127.0.0.1:${PORT}/api/builds`)).json()) as { id: string }[];
+      return (await (await fetch(`http://127.0.0.1:${PORT}/api/builds`)).json()) as {
+        id: string;
+        name: string;
+      }[];
     } catch {
       await new Promise((resolve) => setTimeout(resolve, 200));
     }

@@ -1,5 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { planBuild, readDocumentText, stanceOf, type BuildDocument } from '@larchwood/core';
+import {
+  findKind,
+  planBuild,
+  readDocumentText,
+  releases,
+  stanceOf,
+  without,
+  type BuildDocument,
+} from '@larchwood/core';
 
 const demo = new URL('../demo/', import.meta.url);
 
@@ -9,36 +17,60 @@ export function demoBuilds(): { readonly name: string; readonly document: BuildD
     .map((file) => {
       const read = readDocumentText(readFileSync(new URL(file, demo), 'utf8'));
       if (!read.ok) throw new Error(`${file}: ${JSON.stringify(read.faults)}`);
-      return { name: file, document: read.document };
+      return { name: file.replace('.larchwood.json', ''), document: read.document };
     });
 }
 
-/** Median and 95th percentile of `work`, once warm; ms. Each round changes the head angle, so that nothing is the same. */
+/** Median and 95th percentile of `work`, once warm; ms. Each round changes a held dimension, so that nothing is the same. */
 function measure(
   document: BuildDocument,
-  work: (document: BuildDocument) => unknown,
+  work: (document: BuildDocument) => { readonly ok: boolean },
 ): { median: number; late: number } {
   const times: number[] = [];
+  const { held } = document.stance;
+  const moved = ['headAngle', 'rake', 'caster', 'trail', 'wheelFlop', 'wheelbase'].find((id) => id in held)!;
   for (let round = 0; round < 600; round += 1) {
-    const headAngle = (document.stance.held.headAngle ?? 72) + (round % 40) * 0.01;
     const next = {
       ...document,
-      stance: { ...document.stance, held: { ...document.stance.held, headAngle } },
+      stance: { ...document.stance, held: { ...held, [moved]: held[moved]! + (round % 40) * 0.01 } },
     };
     const start = performance.now();
-    work(next);
+    const result = work(next);
     if (round >= 200) times.push(performance.now() - start);
+    if (!result.ok) throw new Error(`${document.name}: refused at ${moved} ${next.stance.held[moved]}`);
   }
   times.sort((a, b) => a - b);
   return { median: times[times.length >> 1]!, late: times[Math.floor(times.length * 0.95)]! };
+}
+
+/** The same vehicle with every reading that can be held in place of another: the most that the solver has to find. */
+function exchanged(document: BuildDocument): BuildDocument {
+  const kind = findKind(document.kind)!;
+  const solved = stanceOf(document);
+  if (!solved.ok) throw new Error(document.name);
+  const { state, values } = solved.stance;
+  let held = solved.stance.held;
+  for (const id of kind.readings) {
+    const [best] = releases(kind, state, held, id).filter(({ perUnit }) => Math.abs(perUnit) < 20);
+    if (best) held = { ...without(held, best.id), [id]: values[id]! };
+  }
+  return {
+    ...document,
+    stance: { held: without(held, ...kind.given) as Record<string, number>, near: state },
+  };
 }
 
 export function planInNode(): void {
   for (const { name, document } of demoBuilds()) {
     const whole = measure(document, planBuild);
     const stance = measure(document, stanceOf);
+    const other = exchanged(document);
+    const free = findKind(document.kind)!.state.filter((id) => !(id in other.stance.held)).length - 4;
+    const hard = measure(other, stanceOf);
+    const hardPlan = measure(other, planBuild);
     console.log(
-      `${name}: whole plan ${whole.median.toFixed(2)} ms median, ${whole.late.toFixed(2)} ms at 95 %; stance alone ${stance.median.toFixed(3)} ms median`,
+      `${name}: whole plan ${whole.median.toFixed(2)} ms median, ${whole.late.toFixed(2)} ms at 95 %; ` +
+        `stance ${stance.median.toFixed(3)} ms; with ${free} entries to find ${hard.median.toFixed(3)} ms median, ${hard.late.toFixed(3)} ms at 95 %, its plan ${hardPlan.median.toFixed(2)} ms`,
     );
   }
 }

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { ledger, newBuild, station } from './helpers.js';
+import { ledger, newBrief, newBuild, station } from './helpers.js';
 
 const scan = async (page: Page, view: string) => {
   const { violations } = await new AxeBuilder({ page })
@@ -30,13 +30,30 @@ for (const theme of ['day', 'night']) {
     await ledger(page, 'Head angle, degrees').fill('66');
     await ledger(page, 'Fork offset, mm').fill('oops');
     await page.keyboard.press('Tab');
-    for (const view of ['Stance', 'Tubes', 'Joints', 'Patterns', 'Fixture', 'History']) {
+    for (const view of ['Brief', 'Stance', 'Tubes', 'Joints', 'Patterns', 'Fixture', 'History']) {
       await station(page, view);
       await scan(page, view);
     }
     await station(page, 'Stance');
     await page.getByRole('button', { name: 'Trail', exact: true }).click();
     await scan(page, 'why');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Hold trail', exact: true }).click();
+    await scan(page, 'hold');
+    await newBrief(page, `Access kart ${theme}`, { kind: 'Kart' });
+    await page.getByRole('button', { name: 'Add a rider' }).click();
+    for (const part of ['Front wheel', 'Donor part', 'Engine']) {
+      await page.getByRole('combobox', { name: 'Put a part on the shelf' }).click();
+      await page.getByRole('option', { name: part }).click();
+    }
+    await page.getByRole('combobox', { name: 'Add a limit' }).click();
+    await page.getByRole('option', { name: 'Wheelbase' }).click();
+    await scan(page, 'brief of a kart');
+    await station(page, 'Stance');
+    for (const view of ['Side', 'Plan', 'Front', 'What if', 'Steering sweep', 'Differences']) {
+      await page.getByRole('tab', { name: view }).click();
+      await scan(page, `kart, ${view}`);
+    }
   });
 }
 
@@ -47,7 +64,7 @@ test('at 1280x800 and on a tablet the page itself does not scroll', async ({ pag
     [1024, 768],
   ] as const) {
     await page.setViewportSize({ width, height });
-    for (const view of ['Stance', 'Tubes', 'Joints', 'Patterns', 'Fixture']) {
+    for (const view of ['Brief', 'Stance', 'Tubes', 'Joints', 'Patterns', 'Fixture']) {
       await station(page, view);
       const over = await page.evaluate(() => [
         document.documentElement.scrollWidth - innerWidth,

@@ -2,15 +2,33 @@ import { readFileSync } from 'node:fs';
 import { expect, type Download, type Page } from '@playwright/test';
 import type { BuildDocument } from '@larchwood/core';
 
-/** Makes a build by the dialog, as a user does, and leaves it open at its stance. */
-export async function newBuild(page: Page, name: string, set = 'Road', units = 'Millimetres'): Promise<void> {
+/** Makes a build by the dialog, as a user does, and leaves it open at its brief. */
+export async function newBrief(
+  page: Page,
+  name: string,
+  { kind = 'Bicycle', set = undefined as string | undefined, units = 'Millimetres' } = {},
+): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'New build' }).click();
   await page.getByRole('dialog').getByRole('textbox').fill(name);
-  await page.getByRole('radio', { name: new RegExp(`^${set}`) }).check();
+  await page.getByRole('radio', { name: kind, exact: true }).check();
+  if (set !== undefined) await page.getByRole('radio', { name: new RegExp(`^${set}`) }).check();
   await page.getByRole('radio', { name: units }).check();
   await page.getByRole('button', { name: 'Make the build' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of the build' })).toHaveValue(name);
+}
+
+/** The same, left open at its stance. */
+export async function newBuild(page: Page, name: string, set = 'Road', units?: string): Promise<void> {
+  await newBrief(page, name, { set, ...(units === undefined ? {} : { units }) });
+  await station(page, 'Stance');
+}
+
+/** Presses the empty peg of a following dimension and lets a held one go for it; with a value when one is given. */
+export async function hold(page: Page, name: string, letGo: string, value?: string): Promise<void> {
+  await page.getByRole('complementary').getByRole('button', { name: `Hold ${name}`, exact: true }).click();
+  if (value !== undefined) await page.getByLabel(new RegExp(`^Hold ${name} at, `)).fill(value);
+  await page.getByRole('button', { name: new RegExp(`^Let ${letGo} go`) }).click();
 }
 
 export const station = (page: Page, name: string) =>

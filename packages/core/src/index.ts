@@ -27,7 +27,7 @@ export { rollingWheel, type RollingWheel } from './stance/wheels.js';
 export { keepsLimit } from './stance/briefFindings.js';
 export { otherSolutions, outsideLimits, solveStance, type Held } from './stance/solve.js';
 export { releases, weightsOf, type Release } from './stance/exchange.js';
-export { dragPoint, VIEW_AXES, type Drag } from './stance/drag.js';
+export { pullTo, takeHold, VIEW_AXES, type Drag, type Hold } from './stance/drag.js';
 export { whatIf, type WhatIfPoint } from './stance/whatIf.js';
 export { formulaWithNumbers } from './stance/explain.js';
 export { steered, steeringSweep, type Steered } from './stance/steering.js';

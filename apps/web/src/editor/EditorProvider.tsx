@@ -1,12 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useCallback, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
-import { planBuild, type BuildDocument } from '@larchwood/core';
+import { findKind, planBuild, type BuildDocument } from '@larchwood/core';
 import { builds } from '../api/builds';
 import { ConflictDialog } from './ConflictDialog';
-import { EditorContext, type Compared, type Draft, type Editor } from './editor';
+import { EditorContext, FieldsContext, KindContext, type Compared, type Draft, type Editor } from './editor';
 import { Session } from './session';
 import { useAutosave } from './useAutosave';
 
@@ -57,6 +57,9 @@ export function EditorProvider({ build, unsaved, children }: Props) {
   useHotkeys('mod+z', undo, { preventDefault: true, enableOnFormTags: true });
   useHotkeys(['mod+shift+z', 'mod+y'], redo, { preventDefault: true, enableOnFormTags: true });
 
+  const { settle } = session;
+  const { units } = document;
+  const fields = useMemo(() => ({ drafts, setDraft, settle, units }), [drafts, setDraft, settle, units]);
   const editor: Editor = {
     build: saved,
     document,
@@ -64,7 +67,7 @@ export function EditorProvider({ build, unsaved, children }: Props) {
     plan,
     refusals,
     edit: session.edit,
-    settle: session.settle,
+    settle,
     undo,
     redo,
     canUndo: history.past.length > 0,
@@ -101,7 +104,9 @@ export function EditorProvider({ build, unsaved, children }: Props) {
 
   return (
     <EditorContext value={editor}>
-      {children}
+      <KindContext value={findKind(document.kind)}>
+        <FieldsContext value={fields}>{children}</FieldsContext>
+      </KindContext>
       {save.is === 'conflict' && (
         <ConflictDialog
           mine={document}

@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { BuildDocument, Plan, Refusal, Result } from '@larchwood/core';
+import type { BuildDocument, Kind, Plan, Refusal, Result } from '@larchwood/core';
 import type { StoredBuild } from '@larchwood/contract';
 import type { SaveState } from './useAutosave';
 
@@ -52,6 +52,22 @@ export interface Editor {
 }
 
 export const EditorContext = createContext<Editor | undefined>(undefined);
+
+/** What fields need of the editor. Apart from it, so that an edit elsewhere does not draw every field again. */
+export type Fields = Pick<Editor, 'drafts' | 'setDraft' | 'settle'> & {
+  readonly units: BuildDocument['units'];
+};
+export const FieldsContext = createContext<Fields | undefined>(undefined);
+
+/** The open build's kind of vehicle, which never changes. */
+export const KindContext = createContext<Kind | undefined>(undefined);
+export const useKind = (): Kind | undefined => useContext(KindContext);
+
+export function useFields(): Fields {
+  const fields = useContext(FieldsContext);
+  if (!fields) throw new Error('useFields works inside an open build only.');
+  return fields;
+}
 
 export function useEditor(): Editor {
   const editor = useContext(EditorContext);

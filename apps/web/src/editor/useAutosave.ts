@@ -13,6 +13,8 @@ export type SaveState =
   | { readonly is: 'conflict'; readonly theirs: StoredBuild };
 
 const SAVING: SaveState = { is: 'saving' };
+/** Writing an edit down in this browser takes a part of a frame: a drag writes when it rests. */
+const KEEP = 120;
 const PAUSE = 600;
 const RETRY = 4000;
 
@@ -33,7 +35,7 @@ export function useAutosave(
 
   useEffect(() => {
     if (document === base.document || state.is === 'conflict') return;
-    keepUnsaved(initial.id, { revision: base.revision, document });
+    const keeping = setTimeout(() => keepUnsaved(initial.id, { revision: base.revision, document }), KEEP);
     const timer = setTimeout(
       () => {
         if (busy.current) return;
@@ -60,7 +62,10 @@ export function useAutosave(
       },
       state.is === 'waiting' ? RETRY : PAUSE,
     );
-    return () => clearTimeout(timer);
+    return () => {
+      clearTimeout(keeping);
+      clearTimeout(timer);
+    };
     // `round` starts the wait again after each attempt.
   }, [base, document, initial.id, onSaved, round, state.is]);
 
@@ -69,9 +74,16 @@ export function useAutosave(
   useEffect(() => {
     pending.current = document === base.document ? undefined : { revision: base.revision, document };
   }, [base, document]);
+  useEffect(() => {
+    // The page itself goes: there is time only to write down what is pending.
+    const keep = () => pending.current && keepUnsaved(initial.id, pending.current);
+    window.addEventListener('pagehide', keep);
+    return () => window.removeEventListener('pagehide', keep);
+  }, [initial.id]);
   useEffect(
     () => () => {
       const last = pending.current;
+      if (last) keepUnsaved(initial.id, last);
       if (!last || busy.current) return;
       builds.save(initial.id, last.revision, last.document).then(
         (saved) => {

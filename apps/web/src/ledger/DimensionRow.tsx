@@ -56,21 +56,7 @@ const RowView = memo(function RowView({
       onPointerLeave={() => setActive(undefined)}
     >
       <span className="flex h-6 w-4 shrink-0 items-center">
-        {!held ? (
-          <HoldMenu
-            dimension={dimension}
-            value={value}
-            label={`Hold ${nameInText(name)}`}
-            className="flex size-6 -translate-x-1 items-center justify-center border border-transparent hover:border-larch"
-          >
-            <svg width="14" height="14" viewBox="0 0 16 16" aria-hidden className="text-quiet">
-              <circle cx="8" cy="5" r="3.3" fill="none" stroke="currentColor" strokeWidth="1.4" />
-              <path d="M8 8.500v6.500" stroke="currentColor" strokeWidth="1.400" />
-            </svg>
-          </HoldMenu>
-        ) : (
-          <Peg held />
-        )}
+        {!held ? <HoldPeg dimension={dimension} /> : <Peg held />}
       </span>
       <span className={`flex min-h-6 min-w-0 flex-1 items-center ${held ? '' : 'text-quiet'}`}>
         <Why dimension={dimension} band={band} display={units} />
@@ -97,5 +83,21 @@ const RowView = memo(function RowView({
         </span>
       )}
     </div>
+  );
+});
+
+/** The empty peg of a following dimension. */
+const HoldPeg = memo(function HoldPeg({ dimension }: { readonly dimension: Dimension }) {
+  return (
+    <HoldMenu
+      dimension={dimension}
+      label={`Hold ${nameInText(dimension.name)}`}
+      className="flex size-6 -translate-x-1 items-center justify-center border border-transparent hover:border-larch"
+    >
+      <svg width="14" height="14" viewBox="0 0 16 16" aria-hidden className="text-quiet">
+        <circle cx="8" cy="5" r="3.3" fill="none" stroke="currentColor" strokeWidth="1.4" />
+        <path d="M8 8.500v6.500" stroke="currentColor" strokeWidth="1.400" />
+      </svg>
+    </HoldMenu>
   );
 });

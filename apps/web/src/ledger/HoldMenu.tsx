@@ -1,20 +1,17 @@
 import { Popover } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import type { Dimension } from '@larchwood/core';
-import { useEditor } from '../editor/editor';
-import { holdDraft, LetGo } from './LetGo';
+import { LetGo } from './LetGo';
 
 interface Props {
   readonly dimension: Dimension;
-  readonly value: number;
   readonly children: ReactNode;
   readonly className?: string;
   readonly label: string;
 }
 
 /** A following dimension's peg or figure; pressed, it offers to hold it and asks what is let go for it. */
-export function HoldMenu({ dimension, value, children, className = '', label }: Props) {
-  const { setDraft } = useEditor();
+export function HoldMenu({ dimension, children, className = '', label }: Props) {
   const [open, setOpen] = useState(false);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
@@ -28,10 +25,8 @@ export function HoldMenu({ dimension, value, children, className = '', label }: 
           sideOffset={10}
           collisionPadding={12}
           className="z-40 w-[24rem] border border-ink bg-sheet p-4"
-          // Escape gives up what was typed; a press beside it keeps it.
-          onEscapeKeyDown={() => setDraft(holdDraft(dimension.id), undefined)}
         >
-          {open && <LetGo dimension={dimension} value={value} onDone={() => setOpen(false)} />}
+          {open && <LetGo dimension={dimension} onDone={() => setOpen(false)} />}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -21,23 +21,20 @@ const AT_FIRST = 4;
 /** How many other dimensions a preview names. */
 const ALSO = 3;
 
-/** Where a value that is typed to be held is kept until it is taken. */
-export const holdDraft = (id: string): string => `hold.${id}`;
-
 interface Props {
   readonly dimension: Dimension;
-  readonly value: number;
   readonly onDone: () => void;
 }
 
 /** Value to hold, and the held dimensions of which one may be let go for it, best first, each with what would become of it. */
-export function LetGo({ dimension, value, onDone }: Props) {
+export function LetGo({ dimension, onDone }: Props) {
   const { document, plan, edit, settle, drafts, setDraft } = useEditor();
   const [all, setAll] = useState(false);
   const [message, setMessage] = useState<string>();
   const kind = findKind(document.kind);
-  if (!plan || !kind) return null;
-  const draft = holdDraft(dimension.id);
+  const value = plan?.stance.values[dimension.id];
+  if (!plan || !kind || value === undefined) return null;
+  const draft = `hold.${dimension.id}`;
   const typed = drafts[draft]?.text;
   const reader = readerOf(dimension.quantity, document.units);
   const read = typed === undefined ? undefined : reader.parse(typed);
@@ -61,7 +58,11 @@ export function LetGo({ dimension, value, onDone }: Props) {
   };
   const wrong = read && !read.ok ? read.message : message;
   return (
-    <div className="flex flex-col gap-3">
+    <div
+      className="flex flex-col gap-3"
+      // Escape gives up what was typed; a press beside it keeps it.
+      onKeyDown={(event) => event.key === 'Escape' && setDraft(draft, undefined)}
+    >
       <label className="flex items-baseline justify-between gap-3">
         <h3 className="font-bold">Hold {name} at</h3>
         <span className="inline-flex items-baseline gap-1">

@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import { failure, success, type Result } from '@larchwood/core';
-import { useEditor } from '../editor/editor';
+import { useFields } from '../editor/editor';
 
 interface Props {
   /** Names the text in the document; what is refused is kept under it. */
@@ -25,7 +25,7 @@ export function TextField({
   placeholder,
   className = '',
 }: Props) {
-  const { drafts, setDraft, settle } = useEditor();
+  const { drafts, setDraft, settle } = useFields();
   const messageId = useId();
   const draft = drafts[field];
   const message = draft?.message;

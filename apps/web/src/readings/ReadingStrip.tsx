@@ -1,5 +1,13 @@
-import { findKind, formatAngle, formatLength, type Band } from '@larchwood/core';
-import { useEditor } from '../editor/editor';
+import { memo } from 'react';
+import {
+  findKind,
+  formatAngle,
+  formatLength,
+  type Band,
+  type Dimension,
+  type LengthDisplay,
+} from '@larchwood/core';
+import { useEditor, type Editor } from '../editor/editor';
 import { Measure } from '../parts/Figure';
 
 /** The few numbers that matter for this kind, in sight on every station: figure, change, and the usual band. */
@@ -17,40 +25,71 @@ export function ReadingStrip() {
         const dimension = kind.dimensions.find((candidate) => candidate.id === id);
         const value = plan.stance.values[id];
         if (!dimension || value === undefined) return null;
-        const before = compared?.plan.stance.values[id];
-        const change = before === undefined ? 0 : value - before;
-        const band = plan.stance.bands[id];
-        const inside = !band || (value >= band.low && value <= band.high);
         return (
-          <div
+          <Reading
             key={id}
-            className="min-w-[118px] flex-1 border-r border-rule px-3 pt-1.5 pb-2 last:border-r-0"
-            onPointerEnter={() => setActive(id)}
-            onPointerLeave={() => setActive(undefined)}
-          >
-            <div className="flex items-baseline justify-between gap-1">
-              <span className="caption truncate" title={dimension.name}>
-                {dimension.name}
-              </span>
-              {Math.abs(change) >= 0.05 && (
-                <span className="figure text-[12px] text-larch-text" title={`against ${compared?.label}`}>
-                  {change > 0 ? '+' : ''}
-                  {dimension.quantity === 'angle'
-                    ? formatAngle(change, 1, true)
-                    : formatLength(change, document.units, 1, true)}
-                </span>
-              )}
-            </div>
-            <div className="text-[19px] leading-tight font-bold">
-              <Measure value={value} quantity={dimension.quantity} display={document.units} />
-            </div>
-            <BandRule band={band} value={value} inside={inside} name={dimension.name} />
-          </div>
+            dimension={dimension}
+            value={value}
+            before={compared?.plan.stance.values[id]}
+            against={compared?.label}
+            band={plan.stance.bands[id]}
+            units={document.units}
+            setActive={setActive}
+          />
         );
       })}
     </section>
   );
 }
+
+interface ReadingProps extends Pick<Editor, 'setActive'> {
+  readonly dimension: Dimension;
+  readonly value: number;
+  /** Its value in what is compared with. */
+  readonly before: number | undefined;
+  readonly against: string | undefined;
+  readonly band: Band | undefined;
+  readonly units: LengthDisplay;
+}
+
+const Reading = memo(function Reading({
+  dimension,
+  value,
+  before,
+  against,
+  band,
+  units,
+  setActive,
+}: ReadingProps) {
+  const { id } = dimension;
+  const change = before === undefined ? 0 : value - before;
+  const inside = !band || (value >= band.low && value <= band.high);
+  return (
+    <div
+      className="min-w-[118px] flex-1 border-r border-rule px-3 pt-1.5 pb-2 last:border-r-0"
+      onPointerEnter={() => setActive(id)}
+      onPointerLeave={() => setActive(undefined)}
+    >
+      <div className="flex items-baseline justify-between gap-1">
+        <span className="caption truncate" title={dimension.name}>
+          {dimension.name}
+        </span>
+        {Math.abs(change) >= 0.05 && (
+          <span className="figure text-[12px] text-larch-text" title={`against ${against}`}>
+            {change > 0 ? '+' : ''}
+            {dimension.quantity === 'angle'
+              ? formatAngle(change, 1, true)
+              : formatLength(change, units, 1, true)}
+          </span>
+        )}
+      </div>
+      <div className="text-[19px] leading-tight font-bold">
+        <Measure value={value} quantity={dimension.quantity} display={units} />
+      </div>
+      <BandRule band={band} value={value} inside={inside} name={dimension.name} />
+    </div>
+  );
+});
 
 /** A rule with the usual band as a box and the present value as a mark. */
 function BandRule({

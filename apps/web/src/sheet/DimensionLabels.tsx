@@ -1,5 +1,6 @@
-import { findKind } from '@larchwood/core';
-import { useEditor } from '../editor/editor';
+import { memo } from 'react';
+import { findKind, type Dimension, type LengthDisplay } from '@larchwood/core';
+import { useEditor, type Editor } from '../editor/editor';
 import { HoldMenu } from '../ledger/HoldMenu';
 import { QuantityField } from '../ledger/QuantityField';
 import { holdDimension } from '../stations/stance/hold';
@@ -14,49 +15,65 @@ export function DimensionLabels({ dimensions }: { readonly dimensions: readonly 
   if (!plan || !kind) return null;
   return dimensions.map(({ id, label: [x, y] }) => {
     const dimension = kind.dimensions.find((candidate) => candidate.id === id);
-    const value = plan.stance.values[id];
+    const value = document.stance.held[id] ?? plan.stance.values[id];
     if (!dimension || value === undefined) return null;
-    const held = id in document.stance.held;
     return (
       <div
         key={id}
         title={dimension.name}
-        className={`absolute flex -translate-x-1/2 -translate-y-1/2 items-center border text-[14px] leading-none ${
+        className={`absolute top-0 left-0 flex items-center border text-[14px] leading-none ${
           id === active ? 'z-10 border-larch bg-larch-wash' : 'border-transparent bg-sheet'
         }`}
-        style={{ left: x, top: y }}
+        style={{ transform: `translate(${x.toFixed(1)}px, ${y.toFixed(1)}px) translate(-50%, -50%)` }}
         onPointerEnter={() => setActive(id)}
         onPointerLeave={() => setActive(undefined)}
       >
-        {held ? (
-          <>
-            <Peg held size={13} />
-            <QuantityField
-              field={`stance.held.${id}`}
-              label={`${dimension.name} on the drawing`}
-              quantity={dimension.quantity}
-              value={document.stance.held[id] ?? value}
-              onCommit={(next) => edit(`stance.held.${id}`, holdDimension(id, next), id)}
-              compact
-              showMessage={false}
-              onActive={(on) => setActive(on ? id : undefined)}
-            />
-          </>
-        ) : (
-          <HoldMenu
-            dimension={dimension}
-            value={value}
-            label={`Hold ${dimension.name}, on the drawing`}
-            className="min-h-6 border border-transparent px-1 text-quiet hover:border-larch"
-          >
-            {dimension.quantity === 'angle' ? (
-              <Angle degrees={value} />
-            ) : (
-              <Length mm={value} display={document.units} unit={false} />
-            )}
-          </HoldMenu>
-        )}
+        <Figure
+          dimension={dimension}
+          value={value}
+          held={id in document.stance.held}
+          units={document.units}
+          edit={edit}
+          setActive={setActive}
+        />
       </div>
     );
   });
 }
+
+interface FigureProps extends Pick<Editor, 'edit' | 'setActive'> {
+  readonly dimension: Dimension;
+  readonly value: number;
+  readonly held: boolean;
+  readonly units: LengthDisplay;
+}
+
+/** Drawn again only when what it shows changes, not when it moves. */
+const Figure = memo(function Figure({ dimension, value, held, units, edit, setActive }: FigureProps) {
+  const { id, name, quantity } = dimension;
+  if (held)
+    return (
+      <>
+        <Peg held size={13} />
+        <QuantityField
+          field={`stance.held.${id}`}
+          label={`${name} on the drawing`}
+          quantity={quantity}
+          value={value}
+          onCommit={(next) => edit(`stance.held.${id}`, holdDimension(id, next), id)}
+          compact
+          showMessage={false}
+          onActive={(on) => setActive(on ? id : undefined)}
+        />
+      </>
+    );
+  return (
+    <HoldMenu
+      dimension={dimension}
+      label={`Hold ${name}, on the drawing`}
+      className="min-h-6 border border-transparent px-1 text-quiet hover:border-larch"
+    >
+      {quantity === 'angle' ? <Angle degrees={value} /> : <Length mm={value} display={units} unit={false} />}
+    </HoldMenu>
+  );
+});

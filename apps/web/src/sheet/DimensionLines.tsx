@@ -7,52 +7,55 @@ interface Props {
   readonly active: string | undefined;
 }
 
-/** Dimension lines with oblique ticks; the figures stand over them as fields. */
+/**
+ * Dimension lines with oblique ticks; the figures stand over them as fields. All of one sort are one path: a drag changes
+ * each of them every frame.
+ */
 export function DimensionLines({ dimensions, held, active }: Props) {
+  const sorts = [
+    { colour: 'var(--quiet)', width: 1, of: dimensions.filter(({ id }) => id !== active && !held(id)) },
+    { colour: 'var(--ink)', width: 1, of: dimensions.filter(({ id }) => id !== active && held(id)) },
+    { colour: 'var(--larch)', width: 1.8, of: dimensions.filter(({ id }) => id === active) },
+  ];
   return (
     <g fill="none">
-      {dimensions.map((dimension) => {
-        const colour =
-          dimension.id === active ? 'var(--larch)' : held(dimension.id) ? 'var(--ink)' : 'var(--quiet)';
-        return (
-          <g key={dimension.id} stroke={colour} strokeWidth={dimension.id === active ? 1.8 : 1}>
-            {dimension.witness.map(([a, b], index) => (
-              <line key={index} x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} strokeWidth="0.6" opacity="0.7" />
-            ))}
-            <Line {...dimension.line} />
+      {sorts.map(({ colour, width, of }) =>
+        of.length === 0 ? null : (
+          <g key={colour} stroke={colour}>
+            <path
+              d={of.flatMap(({ witness }) => witness.map(segment)).join('')}
+              strokeWidth="0.6"
+              opacity="0.7"
+            />
+            <path d={of.map(({ line }) => linePath(line)).join('')} strokeWidth={width} />
+            <path d={of.flatMap(({ line }) => endsOf(line).map(tick)).join('')} strokeWidth="1.6" />
           </g>
-        );
-      })}
+        ),
+      )}
     </g>
   );
 }
 
-function Line(line: DrawnDimension['line']) {
-  if (line.as === 'straight') {
-    return (
-      <>
-        <line x1={line.from[0]} y1={line.from[1]} x2={line.to[0]} y2={line.to[1]} />
-        <Tick at={line.from} />
-        <Tick at={line.to} />
-      </>
-    );
-  }
-  const at = (degrees: number): Pixel => {
+const at = ([x, y]: Pixel): string => `${x.toFixed(1)} ${y.toFixed(1)}`;
+const segment = ([a, b]: readonly [Pixel, Pixel]): string => `M${at(a)}L${at(b)}`;
+const tick = ([x, y]: Pixel): string =>
+  segment([
+    [x - 4, y + 4],
+    [x + 4, y - 4],
+  ]);
+
+function endsOf(line: DrawnDimension['line']): readonly [Pixel, Pixel] {
+  if (line.as === 'straight') return [line.from, line.to];
+  const on = (degrees: number): Pixel => {
     const turn = (degrees * Math.PI) / 180;
     return [line.centre[0] + line.radius * Math.cos(turn), line.centre[1] - line.radius * Math.sin(turn)];
   };
-  const [from, to] = [at(line.from), at(line.to)];
-  return (
-    <>
-      <path
-        d={`M${from[0]} ${from[1]}A${line.radius} ${line.radius} 0 0 ${line.to > line.from ? 0 : 1} ${to[0]} ${to[1]}`}
-      />
-      <Tick at={from} />
-      <Tick at={to} />
-    </>
-  );
+  return [on(line.from), on(line.to)];
 }
 
-function Tick({ at: [x, y] }: { readonly at: Pixel }) {
-  return <path d={`M${x - 4} ${y + 4}L${x + 4} ${y - 4}`} strokeWidth="1.6" />;
+function linePath(line: DrawnDimension['line']): string {
+  const [from, to] = endsOf(line);
+  if (line.as === 'straight') return segment([from, to]);
+  const r = line.radius.toFixed(1);
+  return `M${at(from)}A${r} ${r} 0 0 ${line.to > line.from ? 0 : 1} ${at(to)}`;
 }

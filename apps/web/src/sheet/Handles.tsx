@@ -1,16 +1,18 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { X } from 'lucide-react';
-import { dragPoint, findKind, VIEW_AXES, type Handle, type Held, type Kind } from '@larchwood/core';
+import { findKind, pullTo, takeHold, VIEW_AXES, type Handle, type Hold, type Kind } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { LetGo } from '../ledger/LetGo';
 import { holdAll } from '../stations/stance/hold';
+import { GRIP, placeGrips } from './place';
 import type { Pixel, View } from './view';
 
 interface Grip {
   readonly handle: Handle;
   readonly view: View;
-  /** What was held, and where the pointer took hold of the point, px. */
-  readonly held: Held;
+  readonly hold: Hold;
+  /** Where the sheet is, and where the pointer took hold of the point, px. */
+  readonly sheet: Pixel;
   readonly off: Pixel;
 }
 /** Why a pulled point stays, or went no further. */
@@ -29,14 +31,12 @@ export function Handles({ view }: { readonly view: View }) {
   const kind = findKind(document.kind);
   if (!plan || !kind) return null;
   const near = document.stance.near ?? {};
+  const grips = placeGrips(kind.handles, plan, view);
 
-  const pull = (handle: Handle, held: Held, target: Pixel, from: View) => {
-    const drag = dragPoint(kind, held, near, {
-      point: handle.point,
-      moves: handle.moves,
-      view: from.name,
-      target,
-    });
+  const holdOf = ({ point, moves }: Handle) =>
+    takeHold(kind, plan.stance.held, near, { point, moves, view: view.name });
+  const pull = (handle: Handle, hold: Hold, target: Pixel) => {
+    const drag = pullTo(hold, target);
     if (!drag.gives) return setResisting({ handle, pin: drag.pin });
     setResisting(drag.stopped === undefined ? undefined : { handle, said: drag.stopped });
     edit(`drag.${handle.point}`, holdAll(drag.held));
@@ -44,19 +44,23 @@ export function Handles({ view }: { readonly view: View }) {
   const follow = () => {
     const [at, g] = [waiting.current, grip.current];
     waiting.current = undefined;
-    if (at && g) pull(g.handle, g.held, g.view.back([at[0] - g.off[0], at[1] - g.off[1]]), g.view);
+    if (at && g) pull(g.handle, g.hold, g.view.back([at[0] - g.off[0], at[1] - g.off[1]]));
   };
   const take = (event: PointerEvent<HTMLButtonElement>, handle: Handle, at: Pixel) => {
+    const hold = holdOf(handle);
+    if (!hold) return;
     event.currentTarget.setPointerCapture(event.pointerId);
-    const [x, y] = onSheet(event);
-    grip.current = { handle, view, held: plan.stance.held, off: [x - at[0], y - at[1]] };
+    const { left, top } = event.currentTarget.parentElement!.getBoundingClientRect();
+    const off: Pixel = [event.clientX - left - at[0], event.clientY - top - at[1]];
+    grip.current = { handle, view, hold, sheet: [left, top], off };
     setResisting(undefined);
   };
   const move = (event: PointerEvent<HTMLButtonElement>) => {
     if (!grip.current) return;
     // Several moves may come before the next frame: only the last one is worked out.
     if (!waiting.current) requestAnimationFrame(follow);
-    waiting.current = onSheet(event);
+    const [left, top] = grip.current.sheet;
+    waiting.current = [event.clientX - left, event.clientY - top];
   };
   const letGo = () => {
     if (!grip.current) return;
@@ -71,36 +75,42 @@ export function Handles({ view }: { readonly view: View }) {
     event.preventDefault();
     const by = event.shiftKey ? 10 : 1;
     const [across, up] = VIEW_AXES[view.name];
-    pull(handle, plan.stance.held, [point[across] + step[0] * by, point[up] + step[1] * by], view);
+    const hold = holdOf(handle);
+    if (hold) pull(handle, hold, [point[across] + step[0] * by, point[up] + step[1] * by]);
   };
 
   return (
     <>
-      {kind.handles
-        .filter(({ views }) => views.includes(view.name))
-        .map((handle) => {
-          const point = plan.stance.points[handle.point];
-          if (!point) return null;
-          const at = view.at(point);
-          return (
-            <button
-              key={handle.point}
-              type="button"
-              aria-label={`Drag ${handle.name.toLowerCase()}`}
-              title={`${handle.name}: drag, or nudge with the arrow keys`}
-              className="group absolute flex size-[26px] -translate-x-1/2 -translate-y-1/2 cursor-grab touch-none items-center justify-center active:cursor-grabbing"
-              style={{ left: at[0], top: at[1] }}
-              onPointerDown={(event) => take(event, handle, at)}
-              onPointerMove={move}
-              onPointerUp={letGo}
-              onPointerCancel={letGo}
-              onKeyDown={(event) => nudge(event, handle)}
-              onBlur={settle}
-            >
-              <span className="size-2.5 rotate-45 border-[1.5px] border-larch bg-sheet group-hover:size-3.5 group-hover:bg-larch-wash" />
-            </button>
-          );
-        })}
+      <svg
+        width={view.width}
+        height={view.height}
+        className="pointer-events-none absolute inset-0"
+        aria-hidden
+      >
+        <path
+          d={grips.map(({ at, grip: [x, y] }) => `M${at[0]} ${at[1]}L${x} ${y}`).join('')}
+          stroke="var(--larch)"
+          strokeDasharray="2 2"
+        />
+      </svg>
+      {grips.map(({ handle, at, grip: [x, y] }) => (
+        <button
+          key={handle.point}
+          type="button"
+          aria-label={`Drag ${handle.name.toLowerCase()}`}
+          title={`${handle.name}: drag, or nudge with the arrow keys`}
+          className="group absolute top-0 left-0 flex size-[26px] cursor-grab touch-none items-center justify-center active:cursor-grabbing"
+          style={{ transform: `translate(${(x - GRIP / 2).toFixed(1)}px, ${(y - GRIP / 2).toFixed(1)}px)` }}
+          onPointerDown={(event) => take(event, handle, at)}
+          onPointerMove={move}
+          onPointerUp={letGo}
+          onPointerCancel={letGo}
+          onKeyDown={(event) => nudge(event, handle)}
+          onBlur={settle}
+        >
+          <span className="size-2.5 rotate-45 border-[1.5px] border-larch bg-sheet group-hover:size-3.5 group-hover:bg-larch-wash" />
+        </button>
+      ))}
       {resisting && (
         <Resistance
           key={resisting.handle.point}
@@ -121,12 +131,6 @@ const STEPS: Readonly<Record<string, Pixel>> = {
   ArrowDown: [0, -1],
 };
 
-/** Where the pointer is on the sheet, px. */
-function onSheet(event: PointerEvent<HTMLElement>): Pixel {
-  const sheet = event.currentTarget.parentElement!.getBoundingClientRect();
-  return [event.clientX - sheet.left, event.clientY - sheet.top];
-}
-
 const WIDE = 380;
 
 /** Says at the point why it stays; and, where holding another dimension would free it, offers that. */
@@ -141,7 +145,6 @@ function Resistance({
   const { plan } = useEditor();
   const point = plan?.stance.points[handle.point];
   const dimension = kind.dimensions.find(({ id }) => id === pin);
-  const value = dimension && plan?.stance.values[dimension.id];
   if (!point) return null;
   const [x, y] = view.at(point);
   const left = Math.max(8, Math.min(x + 18, view.width - WIDE - 8));
@@ -171,7 +174,7 @@ function Resistance({
           <X size={15} aria-hidden />
         </button>
       </div>
-      {dimension && value !== undefined && <LetGo dimension={dimension} value={value} onDone={onDone} />}
+      {dimension && <LetGo dimension={dimension} onDone={onDone} />}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { memo, useEffect, useRef, useState, type ReactNode } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Plan, ViewName } from '@larchwood/core';
 import { formatLength, INCH } from '@larchwood/core';
 import { barLength, fitView, NARROW, vehicleExtent, type Extent, type View } from './view';
@@ -6,6 +6,8 @@ import { barLength, fitView, NARROW, vehicleExtent, type Extent, type View } fro
 interface Props {
   readonly plan: Plan;
   readonly title: string;
+  /** Behind the drawing, on a layer of its own: what seldom changes. */
+  readonly behind?: ((view: View) => ReactNode) | undefined;
   /** Drawn in the sheet's pixels. */
   readonly drawing: (view: View) => ReactNode;
   /** Fields that stand on the drawing. */
@@ -23,6 +25,7 @@ interface Props {
 export function Sheet({
   plan,
   title,
+  behind,
   drawing,
   overlay,
   note,
@@ -42,21 +45,40 @@ export function Sheet({
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  const view = extent
-    ? fitView(extent, size.width, size.height, name, NARROW)
-    : fitView(vehicleExtent(plan, name), size.width, size.height, name);
+  const { left, right, bottom, top } = extent ?? vehicleExtent(plan, name);
+  const narrow = extent !== undefined;
+  // The same object while nothing moves it, so that what is drawn behind need not be drawn again.
+  const view = useMemo(
+    () =>
+      fitView(
+        { left, right, bottom, top },
+        size.width,
+        size.height,
+        name,
+        ...(narrow ? ([NARROW] as const) : ([] as const)),
+      ),
+    [left, right, bottom, top, size.width, size.height, name, narrow],
+  );
   const bar = barLength(view, plan.units.length === 'mm' ? 1 : INCH);
   const barPixels = bar * view.scale;
   return (
     <div ref={frame} className="relative h-full min-h-80 w-full overflow-hidden bg-sheet">
-      <Paper
-        width={size.width}
-        height={size.height}
-        grid={100 * view.scale}
-        x={view.x(0)}
-        y={view.y(0)}
-        ground={ground}
-      />
+      {/* On a layer of its own: most edits leave paper and ghosts as they are. */}
+      <div className="absolute inset-0 will-change-transform">
+        <Paper
+          width={size.width}
+          height={size.height}
+          grid={100 * view.scale}
+          x={view.x(0)}
+          y={view.y(0)}
+          ground={ground}
+        />
+        {behind && (
+          <svg width={size.width} height={size.height} className="absolute inset-0" aria-hidden>
+            {behind(view)}
+          </svg>
+        )}
+      </div>
       <svg
         width={size.width}
         height={size.height}
@@ -99,7 +121,7 @@ interface PaperProps {
   readonly ground: boolean;
 }
 
-/** Ruled paper and the ground. On a layer of its own and seldom drawn, since most edits leave it as it is. */
+/** Ruled paper and the ground. */
 const Paper = memo(function Paper({ width, height, grid, x, y, ground }: PaperProps) {
   const lines: string[] = [];
   for (let at = x % grid; at < width; at += grid) lines.push(`M${at.toFixed(1)} 0V${height}`);
@@ -107,7 +129,7 @@ const Paper = memo(function Paper({ width, height, grid, x, y, ground }: PaperPr
   const earth: string[] = [];
   for (let at = 16; at < width - 22; at += 9) earth.push(`M${at} ${y + 7}L${at + 6} ${y + 1}`);
   return (
-    <svg width={width} height={height} className="absolute inset-0 will-change-transform" aria-hidden>
+    <svg width={width} height={height} className="absolute inset-0" aria-hidden>
       <path d={lines.join('')} stroke="var(--grid)" fill="none" />
       {ground && (
         <>

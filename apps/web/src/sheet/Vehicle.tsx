@@ -1,4 +1,5 @@
 import { polygonHull } from 'd3-polygon';
+import { memo } from 'react';
 import {
   findKind,
   VIEW_AXES,
@@ -54,7 +55,15 @@ interface GhostProps {
 }
 
 /** Another revision, another build, or the same one at another height: thin and dashed, behind the one in hand. */
-export function Ghost({ kind, points, wheels, pieces = [], view, colour, dashes = '5 4' }: GhostProps) {
+export const Ghost = memo(function Ghost({
+  kind,
+  points,
+  wheels,
+  pieces = NO_PIECES,
+  view,
+  colour,
+  dashes = '5 4',
+}: GhostProps) {
   const [across, up] = VIEW_AXES[view.name];
   const shown = view.name === 'side' ? pieces.filter((piece) => piece.side !== 'left') : [];
   return (
@@ -81,9 +90,14 @@ export function Ghost({ kind, points, wheels, pieces = [], view, colour, dashes 
         })}
     </g>
   );
-}
+});
+const NO_PIECES: readonly Piece[] = [];
+
+const lineOf = ([ax, ay]: Pixel, [bx, by]: Pixel): string =>
+  `M${ax.toFixed(1)} ${ay.toFixed(1)}L${bx.toFixed(1)} ${by.toFixed(1)}`;
 
 function Frame({ plan, view, selected, onSelect }: Props) {
+  const pieces = shown(plan);
   return (
     <>
       {plan.frame.plates
@@ -96,7 +110,7 @@ function Frame({ plan, view, selected, onSelect }: Props) {
             strokeWidth="1.25"
           />
         ))}
-      {shown(plan).map(({ piece, cut }) => {
+      {pieces.map(({ piece, cut }) => {
         const lit = piece.member.id === memberOf(selected);
         const common = {
           fill: lit ? 'var(--larch-wash)' : 'var(--sheet)',
@@ -116,22 +130,18 @@ function Frame({ plan, view, selected, onSelect }: Props) {
             />
           );
         }
-        return (
-          <g key={piece.id}>
-            <path d={pathOf(pieceOutline(cut, view))} {...common} />
-            <line
-              x1={view.x(piece.start[0])}
-              y1={view.y(piece.start[2])}
-              x2={view.x(piece.end[0])}
-              y2={view.y(piece.end[2])}
-              stroke="var(--quiet)"
-              strokeWidth="0.8"
-              strokeDasharray="12 3 2 3"
-              pointerEvents="none"
-            />
-          </g>
-        );
+        return <path key={piece.id} d={pathOf(pieceOutline(cut, view))} {...common} />;
       })}
+      <path
+        d={pieces
+          .filter(({ piece, cut }) => cut && !isEndOn(piece))
+          .map(({ piece }) => lineOf(view.at(piece.start), view.at(piece.end)))
+          .join('')}
+        stroke="var(--quiet)"
+        strokeWidth="0.8"
+        strokeDasharray="12 3 2 3"
+        pointerEvents="none"
+      />
     </>
   );
 }

@@ -1,4 +1,4 @@
-import type { Drawn, Kind, Plan } from '@larchwood/core';
+import type { Drawn, Handle, Kind, Plan } from '@larchwood/core';
 import { aligned, angle, level, upright, type DrawnDimension } from './dimensions';
 import type { Pixel, View } from './view';
 
@@ -8,7 +8,7 @@ const ABOVE = [26, 60];
 const BESIDE = [30, 68];
 const BEHIND = [26, 60];
 /** A point to take hold of, px across. */
-const GRIP = 26;
+export const GRIP = 26;
 /** A held figure of five characters with its peg, at 14 px. */
 export const FIGURE = { width: 60, height: 24 };
 
@@ -19,18 +19,45 @@ export function placeDimensions(
   view: View,
 ): DrawnDimension[] {
   const placed: DrawnDimension[] = [];
-  const grips = handles.flatMap(({ point, views }) => {
-    const at = views.includes(view.name) && plan.stance.points[point];
-    return at ? [view.at(at)] : [];
-  });
+  const grips = placeGrips(handles, plan, view).map(({ grip }) => grip);
   for (const each of drawn) {
     if (each.view !== view.name || each.pictureOnly) continue;
     const dimension = drawDimension(each, plan, view);
     if (!dimension) continue;
-    placed.push({ ...dimension, label: freePlace(dimension, placed, grips, view) });
+    placed.push(figured(dimension, freePlace(dimension, placed, grips, view)));
   }
   return placed;
 }
+
+/** A handle on the sheet: its point, and where it is taken hold of. */
+export interface PlacedGrip {
+  readonly handle: Handle;
+  readonly at: Pixel;
+  readonly grip: Pixel;
+}
+
+/** Handles that show in a view. One that would lie on another stands beside its point, so that each can be taken. */
+export function placeGrips(handles: readonly Handle[], plan: Plan, view: View): PlacedGrip[] {
+  const placed: PlacedGrip[] = [];
+  for (const handle of handles) {
+    const point = plan.stance.points[handle.point];
+    if (!point || !handle.views.includes(view.name)) continue;
+    const at = view.at(point);
+    const free = ([x, y]: Pixel) =>
+      placed.every(({ grip }) => Math.abs(grip[0] - x) >= GRIP || Math.abs(grip[1] - y) >= GRIP);
+    const beside = ASIDE.map(([dx, dy]): Pixel => [at[0] + dx * (GRIP + 2), at[1] + dy * (GRIP + 2)]);
+    placed.push({ handle, at, grip: [at, ...beside].find(free) ?? at });
+  }
+  return placed;
+}
+const ASIDE: readonly Pixel[] = [
+  [0, -1],
+  [-1, -1],
+  [1, -1],
+  [-1, 0],
+  [1, 0],
+  [0, 1],
+];
 
 /** One dimension's lines on the sheet; none when the vehicle lacks its points. */
 export function drawDimension(drawn: Drawn, plan: Plan, view: View): DrawnDimension | undefined {
@@ -76,6 +103,23 @@ const rightmost = (plan: Plan, view: View): number =>
     ...plan.stance.standing.map(({ centre, radius }) => view.at(centre)[0] + radius * view.scale),
     ...Object.values(plan.stance.points).map((point) => view.at(point)[0]),
   );
+
+/** The dimension with its figure at a place; one that stands far from its line is tied to it. */
+function figured(dimension: DrawnDimension, label: Pixel): DrawnDimension {
+  const [x, y] = middleOf(dimension);
+  const far = Math.hypot(label[0] - x, label[1] - y) > FAR;
+  return far
+    ? { ...dimension, label, witness: [...dimension.witness, [[x, y], label]] }
+    : { ...dimension, label };
+}
+const FAR = 50;
+
+/** The middle of the dimension's line. */
+function middleOf({ line }: DrawnDimension): Pixel {
+  if (line.as === 'straight') return [(line.from[0] + line.to[0]) / 2, (line.from[1] + line.to[1]) / 2];
+  const turn = ((line.from + line.to) / 2) * (Math.PI / 180);
+  return [line.centre[0] + line.radius * Math.cos(turn), line.centre[1] - line.radius * Math.sin(turn)];
+}
 
 /** The first place for a figure that is free and on the sheet; else the least crowded one. */
 function freePlace(
@@ -124,6 +168,7 @@ function* candidates({ label, line }: DrawnDimension): Generator<Pixel> {
     }
     // A narrow angle has no room between its legs.
     yield [line.centre[0] - FIGURE.width / 2 - 12, line.centre[1] - line.radius - 12];
+    yield* around(label);
     return;
   }
   const { from, to } = line;
@@ -153,4 +198,14 @@ function* candidates({ label, line }: DrawnDimension): Generator<Pixel> {
   }
   for (const dy of [-22, 22, -44, 44])
     for (const dx of [0, half, -half]) yield [middle[0] + dx, middle[1] + dy];
+  yield* around(middle);
+}
+
+/** Further and further off, where it is crowded. */
+function* around([x, y]: Pixel): Generator<Pixel> {
+  for (const reach of [50, 75, 100, 130])
+    for (let degrees = 0; degrees < 360; degrees += 30) {
+      const turn = (degrees * Math.PI) / 180;
+      yield [x + reach * Math.cos(turn), y - reach * Math.sin(turn)];
+    }
 }

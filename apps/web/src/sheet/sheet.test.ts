@@ -3,7 +3,7 @@ import { findKind, INCH, type Plan, type ViewName } from '@larchwood/core';
 import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import { aligned, angle, level, upright } from './dimensions';
 import { isEndOn, pieceOutline } from './outline';
-import { FIGURE, placeDimensions } from './place';
+import { FIGURE, GRIP, placeDimensions, placeGrips } from './place';
 import { barLength, fitView, vehicleExtent } from './view';
 
 const plan = (set: string, held: Record<string, number> = {}): Plan =>
@@ -67,6 +67,18 @@ describe('dimensions on the sheet', () => {
       const fitted = view(of, 782, 644, name);
       const drawn = placeDimensions(kind, of, fitted);
       expect(drawn.length).toBeGreaterThan(0);
+      const grips = placeGrips(kind.handles, of, fitted);
+      grips.forEach(({ handle, grip }, index) => {
+        const apart = (other: readonly [number, number], x: number, y: number) =>
+          Math.abs(other[0] - grip[0]) >= x || Math.abs(other[1] - grip[1]) >= y;
+        for (const { id, label } of drawn)
+          expect(
+            apart(label, (width + GRIP) / 2, (height + GRIP) / 2),
+            `${name}: ${id}, ${handle.name}`,
+          ).toBe(true);
+        for (const other of grips.slice(index + 1))
+          expect(apart(other.grip, GRIP, GRIP), `${name}: ${handle.name}, ${other.handle.name}`).toBe(true);
+      });
       drawn.forEach((a, index) => {
         const [x, y] = a.label;
         expect(x > width / 2 && x < 782 - width / 2 && y > height / 2 && y < 644 - height / 2, a.id).toBe(

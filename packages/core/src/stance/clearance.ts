@@ -1,5 +1,6 @@
 import { toDegrees } from '../units/angle.js';
 import type { Place } from './dimension.js';
+import { rootBetween } from './root.js';
 
 /**
  * Angle of the steepest slope that a tyre can roll on to without the point touching it: tangent below the tyre through
@@ -27,13 +28,25 @@ export function breakOver(
 ): number {
   const at = (x: number) =>
     slopeUnder(rear, rearRadius, { x, z: height }) + slopeUnder(front, frontRadius, { x, z: height });
-  // The sum has one lowest place between the axles: golden section.
-  const share = (Math.sqrt(5) - 1) / 2;
-  let [low, high] = [rear.x, front.x];
-  for (let round = 0; round < 40; round += 1) {
-    const [a, b] = [high - share * (high - low), low + share * (high - low)];
-    if (at(a) < at(b)) high = b;
-    else low = a;
-  }
-  return at((low + high) / 2);
+  const low = rear.x + reachAt(height, rear, rearRadius);
+  const high = front.x - reachAt(height, front, frontRadius);
+  if (!(high - low > 2 * CLEAR)) return at((low + high) / 2);
+  // The sum has one lowest place between the tyres, where one slope flattens as fast as the other steepens.
+  const flattening = (x: number) =>
+    slopeGrowth(x - rear.x, height - rear.z, rearRadius) -
+    slopeGrowth(front.x - x, height - front.z, frontRadius);
+  return at(rootBetween(flattening, low + CLEAR, high - CLEAR));
+}
+
+/** How close to a tyre the worst place is looked for, mm. */
+const CLEAR = 0.5;
+
+/** How far from its axle a tyre reaches at a height, level; mm. */
+const reachAt = (height: number, axle: Place, radius: number): number =>
+  Math.sqrt(Math.max(0, radius ** 2 - (height - axle.z) ** 2));
+
+/** Change of the tangent's slope for a point moved away from the axle, rad/mm: the derivative of `slopeUnder`. */
+function slopeGrowth(ahead: number, above: number, radius: number): number {
+  const span = ahead ** 2 + above ** 2;
+  return -(above + (radius * ahead) / Math.sqrt(Math.max(1e-12, span - radius ** 2))) / span;
 }

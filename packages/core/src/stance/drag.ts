@@ -15,44 +15,64 @@ export const VIEW_AXES: Readonly<Record<ViewName, readonly [0 | 1 | 2, 0 | 1 | 2
   front: [1, 2],
 };
 /** Dragged values come to whole millimetres and tenths of a degree; finer ones are typed. */
+/** Nearer than this to where it is wanted, mm, a point is let be: the values are rounded more coarsely. */
+const NEAR_ENOUGH = 0.05;
 const GRAIN = { length: 1, angle: 0.1 } as const;
+
+/** A point taken hold of: what gives way to it, found once for the whole drag. */
+export interface Hold {
+  readonly kind: Kind;
+  readonly held: Held;
+  readonly near: State;
+  readonly start: Spot;
+  readonly at: (values: Held) => Spot | undefined;
+  readonly movers: readonly Mover[];
+  readonly moves: readonly string[];
+}
+type Spot = readonly [number, number];
+
+/**
+ * Takes hold of a point in a view; undefined while the vehicle has no shape.
+ *
+ * @param moves ids of the dimensions that may give way, best first
+ */
+export function takeHold(
+  kind: Kind,
+  held: Held,
+  near: State,
+  {
+    point,
+    moves,
+    view,
+  }: { readonly point: string; readonly moves: readonly string[]; readonly view: ViewName },
+): Hold | undefined {
+  const axes = VIEW_AXES[view];
+  const at = (values: Held): Spot | undefined => {
+    const solved = solveStance(kind, values, near);
+    const place: Vector | undefined = solved.ok ? kind.points(solved.state)[point] : undefined;
+    return place && [place[axes[0]], place[axes[1]]];
+  };
+  const start = at(held);
+  return start && { kind, held, near, start, at, movers: moversOf(kind, held, moves, start, at), moves };
+}
 
 /**
  * Pulls a point towards a place in a view. At most two of the named dimensions give way, and only where they are held:
  * all others keep their values, and what follows, follows.
  *
- * @param moves ids of the dimensions that may give way, best first
  * @param target the two coordinates wanted in the view, mm
  */
-export function dragPoint(
-  kind: Kind,
-  held: Held,
-  near: State,
-  pull: {
-    readonly point: string;
-    readonly moves: readonly string[];
-    readonly view: ViewName;
-    readonly target: readonly [number, number];
-  },
-): Drag {
-  const axes = VIEW_AXES[pull.view];
-  const at = (values: Held): readonly [number, number] | undefined => {
-    const solved = solveStance(kind, values, near);
-    const point: Vector | undefined = solved.ok ? kind.points(solved.state)[pull.point] : undefined;
-    return point && [point[axes[0]], point[axes[1]]];
-  };
-  const start = at(held);
-  if (!start) return { gives: false, pin: undefined };
-  const movers = moversOf(kind, held, pull.moves, start, at);
+export function pullTo({ kind, held, near, start, at, movers, moves }: Hold, target: Spot): Drag {
   if (movers.length === 0) {
-    const pin = pull.moves.find((id) => !(id in held) && kind.dimensions.some((each) => each.id === id));
+    const pin = moves.find((id) => !(id in held) && kind.dimensions.some((each) => each.id === id));
     return { gives: false, pin };
   }
   let values: Record<string, number> = { ...held };
   let place = start;
   let stopped: string | undefined;
   for (let round = 0; round < 4; round += 1) {
-    const off: readonly [number, number] = [pull.target[0] - place[0], pull.target[1] - place[1]];
+    const off: Spot = [target[0] - place[0], target[1] - place[1]];
+    if (Math.hypot(...off) < NEAR_ENOUGH) break;
     const steps = leastSquares(movers, off);
     const next = { ...values };
     movers.forEach(({ dimension }, index) => {
@@ -80,7 +100,7 @@ export function dragPoint(
 interface Mover {
   readonly dimension: Dimension;
   /** How the point moves for 1 more of it. */
-  readonly effect: readonly [number, number];
+  readonly effect: Spot;
 }
 
 /** The first named dimension that moves the point, and the first after it that moves it another way. */
@@ -88,8 +108,8 @@ function moversOf(
   kind: Kind,
   held: Held,
   moves: readonly string[],
-  start: readonly [number, number],
-  at: (values: Held) => readonly [number, number] | undefined,
+  start: Spot,
+  at: (values: Held) => Spot | undefined,
 ): Mover[] {
   const movers: Mover[] = [];
   for (const id of moves) {
@@ -110,7 +130,7 @@ function moversOf(
   return movers;
 }
 
-function leastSquares(movers: readonly Mover[], off: readonly [number, number]): number[] {
+function leastSquares(movers: readonly Mover[], off: Spot): number[] {
   const [a, b] = movers;
   if (!b) {
     const [x, y] = a!.effect;

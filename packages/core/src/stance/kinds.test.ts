@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { length, subtract, type Vector } from '../vector/vector.js';
 import type { Kind } from './dimension.js';
-import { dragPoint } from './drag.js';
+import { pullTo, takeHold } from './drag.js';
 import { releases, weightsOf } from './exchange.js';
 import { formulaWithNumbers } from './explain.js';
 import { findKind, KINDS } from './kinds/registry.js';
@@ -287,33 +287,21 @@ describe('hold and follow', () => {
     const kind = kindOf('bicycle');
     const { state, held, points } = stanceMade(made());
     const at = points.bottomBracket!;
-    const pulled = dragPoint(kind, held, state, {
-      point: 'bottomBracket',
-      moves: ['chainstayLength', 'bottomBracketDrop'],
-      view: 'side',
-      target: [at[0] + 20, at[2] + 10],
-    });
+    const pull = (point: string, moves: readonly string[], target: readonly [number, number]) =>
+      pullTo(takeHold(kind, held, state, { point, moves, view: 'side' })!, target);
+    const pulled = pull('bottomBracket', ['chainstayLength', 'bottomBracketDrop'], [at[0] + 20, at[2] + 10]);
     if (!pulled.gives) throw new Error('it should give');
     const moved = solveStance(kind, pulled.held, state);
     const now = moved.ok ? kind.points(moved.state).bottomBracket! : at;
     expect(now[0] - at[0]).toBeCloseTo(20, -0.5);
     expect(now[2] - at[2]).toBeCloseTo(10, 0);
     // Reach is held, so the axle has nowhere to go.
-    expect(
-      dragPoint(kind, held, state, {
-        point: 'frontAxle',
-        moves: ['wheelbase', 'frontCentre'],
-        view: 'side',
-        target: [1200, 339],
-      }),
-    ).toEqual({ gives: false, pin: 'wheelbase' });
-    // Pulled beyond what can be: as far as the limit, never out of it.
-    const far = dragPoint(kind, held, state, {
-      point: 'bottomBracket',
-      moves: ['bottomBracketDrop'],
-      view: 'side',
-      target: [at[0], -9000],
+    expect(pull('frontAxle', ['wheelbase', 'frontCentre'], [1200, 339])).toEqual({
+      gives: false,
+      pin: 'wheelbase',
     });
+    // Pulled beyond what can be: as far as the limit, never out of it.
+    const far = pull('bottomBracket', ['bottomBracketDrop'], [at[0], -9000]);
     expect(far.gives && far.held.bottomBracketDrop).toBeLessThanOrEqual(300);
   });
   it('what-if agrees with a stance held there, and has gaps where no vehicle is', () => {

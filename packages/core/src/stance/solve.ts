@@ -24,6 +24,8 @@ interface Unknowns {
 
 const TOLERANCE = 1e-9;
 const ITERATIONS = 60;
+/** From a far start a solution is come to in a few steps, or given up. */
+const FAR_ITERATIONS = 10;
 
 /**
  * Finds the state in which every held dimension has its value, and evaluates all that follow.
@@ -95,7 +97,7 @@ export function otherSolutions(kind: Kind, held: Held, state: State): State[] {
     const [low, high] = limitsOf(kind, entry);
     for (const share of [0.1, 0.9]) {
       const from = { ...state, [entry]: low + (high - low) * share };
-      const other = newton(from, free, wanted, held);
+      const other = newton(from, free, wanted, held, FAR_ITERATIONS);
       if (!other.met || outsideEntry(kind, other.state, free) || kind.refuse(other.state).length > 0)
         continue;
       const known = [state, ...found].some((each) =>
@@ -263,13 +265,14 @@ function newton(
   free: readonly string[],
   wanted: readonly Dimension[],
   held: Held,
+  iterations = ITERATIONS,
 ): { readonly state: State; readonly met: boolean } {
   const residuals = (state: State): number[] =>
     wanted.map((dimension) => dimension.evaluate(state) - held[dimension.id]!);
   const size = (errors: readonly number[]): number => Math.max(...errors.map(Math.abs));
   let state = from;
   let errors = residuals(state);
-  for (let round = 0; round < ITERATIONS && !(size(errors) <= TOLERANCE); round += 1) {
+  for (let round = 0; round < iterations && !(size(errors) <= TOLERANCE); round += 1) {
     const step = newtonStep(state, free, wanted, errors);
     if (!step) break;
     let factor = 1;

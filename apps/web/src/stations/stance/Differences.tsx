@@ -1,8 +1,9 @@
+import { memo } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { findKind, formatAngle, formatLength, planBuild, withArticle, type Dimension } from '@larchwood/core';
 import { builds } from '../../api/builds';
-import { useEditor } from '../../editor/editor';
+import { useEditor, type Editor } from '../../editor/editor';
 import { differs } from '../../ledger/differs';
 import { Choice } from '../../parts/Choice';
 import { Measure } from '../../parts/Figure';
@@ -11,6 +12,15 @@ import { Peg } from '../../parts/Marks';
 /** Choice of what to compare with: another revision of this build, or another build. */
 export function CompareChoice() {
   const { build, compared, compareWith } = useEditor();
+  return <CompareList build={build} compared={compared} compareWith={compareWith} />;
+}
+
+/** Drawn again only when something is saved or chosen. */
+const CompareList = memo(function CompareList({
+  build,
+  compared,
+  compareWith,
+}: Pick<Editor, 'build' | 'compared' | 'compareWith'>) {
   const revisions = useQuery({
     queryKey: ['revisions', build.id],
     queryFn: () => builds.revisions(build.id),
@@ -66,7 +76,7 @@ export function CompareChoice() {
       />
     </span>
   );
-}
+});
 
 /** Every dimension that both have, side by side, what differs first. */
 export function Differences() {

@@ -3,18 +3,15 @@ import { useSearchParams } from 'react-router';
 import { findKind, type Kind, type Plan, type ViewName } from '@larchwood/core';
 import { SteeringSweep } from '../../charts/SteeringSweep';
 import { WhatIf } from '../../charts/WhatIf';
-import { useEditor } from '../../editor/editor';
+import { useEditor, useKind } from '../../editor/editor';
 import { differs } from '../../ledger/differs';
 import { DimensionRow } from '../../ledger/DimensionRow';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel } from '../../ledger/Panel';
-import { DimensionLabels } from '../../sheet/DimensionLabels';
-import { DimensionLines } from '../../sheet/DimensionLines';
+import { DimensionLayer } from '../../sheet/DimensionLayer';
 import { Handles } from '../../sheet/Handles';
-import { placeDimensions } from '../../sheet/place';
 import { Sheet } from '../../sheet/Sheet';
 import { Ghost, Vehicle } from '../../sheet/Vehicle';
-import type { View } from '../../sheet/view';
 import { findingsAt } from '../stations';
 import { CompareChoice, Differences } from './Differences';
 import { WheelRow } from './WheelRow';
@@ -32,9 +29,9 @@ const CHARTS = [
 
 /** The vehicle's geometry: drawn with live dimensions, charted, compared; and every dimension in the ledger. */
 export function StanceStation() {
-  const { document, plan } = useEditor();
+  // Nothing here reads the document, so that an edit draws only what is inside again.
+  const kind = useKind();
   const [search, setSearch] = useSearchParams();
-  const kind = findKind(document.kind);
   if (!kind) return null;
   const tabs = [...kind.views.map((id) => ({ id, tab: VIEW_NAMES[id].tab })), ...CHARTS];
   const asked = search.get('show');
@@ -71,29 +68,40 @@ export function StanceStation() {
           <CompareChoice />
         </div>
         <Tabs.Content value={shown} className="min-h-80 flex-1" tabIndex={-1}>
-          {!plan ? (
-            <p className="p-8">
-              The drawing comes as soon as the dimensions make a vehicle: see what is said beside.
-            </p>
-          ) : shown === 'what-if' ? (
-            <WhatIf plan={plan} />
-          ) : shown === 'sweep' ? (
-            <SteeringSweep plan={plan} />
-          ) : shown === 'differences' ? (
-            <Differences />
-          ) : (
-            <StanceSheet
-              plan={plan}
-              kind={kind}
-              view={shown}
-              travel={search.has('travel') && shown === 'side'}
-              onTravel={(show) => replace('travel', show ? 'shown' : null)}
-            />
-          )}
+          <Shown
+            kind={kind}
+            id={shown}
+            travel={search.has('travel')}
+            onTravel={(show) => replace('travel', show ? 'shown' : null)}
+          />
         </Tabs.Content>
       </Tabs.Root>
       <StancePanel kind={kind} />
     </>
+  );
+}
+
+interface ShownProps {
+  readonly kind: Kind;
+  readonly id: ViewName | (typeof CHARTS)[number]['id'];
+  /** Ghosts of the vehicle at the ends of its travel. */
+  readonly travel: boolean;
+  readonly onTravel: (shown: boolean) => void;
+}
+
+function Shown({ kind, id, travel, onTravel }: ShownProps) {
+  const { plan } = useEditor();
+  if (!plan)
+    return (
+      <p className="p-8">
+        The drawing comes as soon as the dimensions make a vehicle: see what is said beside.
+      </p>
+    );
+  if (id === 'what-if') return <WhatIf plan={plan} />;
+  if (id === 'sweep') return <SteeringSweep plan={plan} />;
+  if (id === 'differences') return <Differences />;
+  return (
+    <StanceSheet plan={plan} kind={kind} view={id} travel={travel && id === 'side'} onTravel={onTravel} />
   );
 }
 
@@ -107,8 +115,7 @@ interface SheetProps {
 
 /** The drawing with its dimensions, its handles, and ghosts behind it. */
 function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
-  const { active, compared } = useEditor();
-  const held = (id: string) => id in plan.stance.held;
+  const { compared } = useEditor();
   const isOther =
     compared &&
     kind.dimensions.some((dimension) => {
@@ -124,7 +131,6 @@ function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
         ]
       : []),
   ];
-  const drawn = (view: View) => placeDimensions(kind, plan, view);
   return (
     <Sheet
       plan={plan}
@@ -145,18 +151,22 @@ function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
         )
       }
       note={notes.length > 0 ? notes.join(' · ') : undefined}
+      behind={
+        isOther
+          ? (view) => (
+              <Ghost
+                kind={findKind(compared.plan.kind)}
+                points={compared.plan.stance.points}
+                wheels={compared.plan.stance.standing}
+                pieces={compared.plan.frame.pieces}
+                view={view}
+                colour="var(--larch)"
+              />
+            )
+          : undefined
+      }
       drawing={(view) => (
         <>
-          {isOther && (
-            <Ghost
-              kind={findKind(compared.plan.kind)}
-              points={compared.plan.stance.points}
-              wheels={compared.plan.stance.standing}
-              pieces={compared.plan.frame.pieces}
-              view={view}
-              colour="var(--larch)"
-            />
-          )}
           {travel &&
             postures &&
             [postures.unladen, postures.full].map((posture, index) => (
@@ -171,12 +181,11 @@ function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
               />
             ))}
           <Vehicle plan={plan} view={view} />
-          <DimensionLines dimensions={drawn(view)} held={held} active={active} />
         </>
       )}
       overlay={(view) => (
         <>
-          <DimensionLabels dimensions={drawn(view)} />
+          <DimensionLayer kind={kind} plan={plan} view={view} />
           <Handles view={view} />
         </>
       )}

@@ -1,6 +1,6 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Popover } from 'radix-ui';
-import { editableLength } from '@larchwood/core';
+import { editableLength, type LengthDisplay, type Wheel } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
 import { Row } from '../../ledger/Panel';
@@ -9,11 +9,30 @@ import { typedFrom, WheelForm, type Typed } from './WheelForm';
 /** A wheel in the ledger: its radius; pressed, how it was come by. */
 export function WheelRow({ end }: { readonly end: 'front' | 'rear' }) {
   const { document, plan } = useEditor();
+  return (
+    <WheelView
+      end={end}
+      wheel={document.wheels[end]}
+      radius={plan?.stance.wheels[end].radius}
+      from={plan?.stance.wheels[end].from}
+      units={document.units}
+    />
+  );
+}
+
+interface WheelViewProps {
+  readonly end: 'front' | 'rear';
+  readonly wheel: Wheel;
+  readonly radius: number | undefined;
+  readonly from: string | undefined;
+  readonly units: LengthDisplay;
+}
+
+/** Drawn again only when what it shows changes. */
+const WheelView = memo(function WheelView({ end, wheel, radius, from, units }: WheelViewProps) {
   const [open, setOpen] = useState(false);
   // Kept while the form is shut, so that a press beside it loses nothing.
   const [typed, setTyped] = useState<Typed>();
-  const wheel = document.wheels[end];
-  const rolling = plan?.stance.wheels[end];
   const name = end === 'front' ? 'Front wheel' : 'Rear wheel';
   return (
     <Row name={name}>
@@ -22,11 +41,11 @@ export function WheelRow({ end }: { readonly end: 'front' | 'rear' }) {
           className="flex items-baseline gap-2 border border-transparent px-1 hover:border-rule"
           aria-label={`${name}, change`}
         >
-          <span className="caption">{wheel.by === 'marking' ? wheel.marking : rolling?.from}</span>
-          {rolling && (
+          <span className="caption">{wheel.by === 'marking' ? wheel.marking : from}</span>
+          {radius !== undefined && (
             <span className="font-semibold">
               <span className="caption mr-1 font-normal">r</span>
-              <Length mm={rolling.radius} display={document.units} />
+              <Length mm={radius} display={units} />
             </span>
           )}
         </Popover.Trigger>
@@ -41,7 +60,7 @@ export function WheelRow({ end }: { readonly end: 'front' | 'rear' }) {
             <WheelForm
               end={end}
               name={name}
-              typed={typed ?? typedFrom(wheel, (mm) => editableLength(mm, document.units))}
+              typed={typed ?? typedFrom(wheel, (mm) => editableLength(mm, units))}
               onType={setTyped}
               onDone={() => {
                 setTyped(undefined);
@@ -53,4 +72,4 @@ export function WheelRow({ end }: { readonly end: 'front' | 'rear' }) {
       </Popover.Root>
     </Row>
   );
-}
+});

@@ -1,5 +1,6 @@
 import { along, add, scale, subtract, turn, type Vector } from '../../vector/vector.js';
 import type { Place, SteeredWheel } from '../dimension.js';
+import { rootBetween } from '../root.js';
 
 /** Half the distance between the middles of the two shoes. Common practice, no source. */
 export const SHOE_MIDDLE = 120;
@@ -10,15 +11,9 @@ export const SHOE_MIDDLE = 120;
  * turned exactly about the steering axis; the shoe's middle is 120 mm off the middle plane [common practice].
  */
 export function toeClearance(wheel: SteeredWheel, toe: Place): number {
-  let low = 0;
-  let high = 80;
-  // The rear edge moves steadily outward as the bars turn, so halving finds the steer angle that meets the shoe.
-  for (let round = 0; round < 40; round += 1) {
-    const middle = (low + high) / 2;
-    if (Math.abs(rearEdge(wheel, middle, toe.z)[1]) < SHOE_MIDDLE) low = middle;
-    else high = middle;
-  }
-  return rearEdge(wheel, (low + high) / 2, toe.z)[0] - toe.x;
+  // The rear edge moves steadily outward as the bars turn.
+  const steer = rootBetween((turned) => Math.abs(rearEdge(wheel, turned, toe.z)[1]) - SHOE_MIDDLE, 0, 80);
+  return rearEdge(wheel, steer, toe.z)[0] - toe.x;
 }
 
 /** Rearmost point of the turned wheel's rim circle at a height above ground. */
