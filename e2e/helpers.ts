@@ -26,7 +26,10 @@ export async function newBuild(page: Page, name: string, set = 'Road', units?: s
 
 /** Presses the empty peg of a following dimension and lets a held one go for it; with a value when one is given. */
 export async function hold(page: Page, name: string, letGo: string, value?: string): Promise<void> {
-  await page.getByRole('complementary').getByRole('button', { name: `Hold ${name}`, exact: true }).click();
+  await page
+    .getByRole('complementary')
+    .getByRole('button', { name: `Hold ${name}`, exact: true })
+    .click();
   if (value !== undefined) await page.getByLabel(new RegExp(`^Hold ${name} at, `)).fill(value);
   await page.getByRole('button', { name: new RegExp(`^Let ${letGo} go`) }).click();
 }
@@ -42,7 +45,7 @@ export async function following(page: Page, name: string): Promise<number> {
     .getByRole('complementary', { name: 'Stance' })
     .locator('div', { has: page.getByRole('button', { name, exact: true }) })
     .last();
-  return Number(/−?[\d.]+/.exec((await row.innerText()).replace('−', '-').replace(name, ''))![0]);
+  return Number(/-?[\d.]+/.exec((await row.innerText()).replace('−', '-').replace(name, ''))![0]);
 }
 
 export async function saved(page: Page): Promise<void> {

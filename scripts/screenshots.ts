@@ -16,10 +16,20 @@ interface View {
   readonly theme?: 'night';
   /** A row or button to press first. */
   readonly press?: RegExp;
+  /** What is typed then. */
+  readonly type?: string;
 }
 const VIEWS: readonly View[] = [
   { file: 'workshop', path: '/' },
   { file: 'stance', build: 'Ferry Road tourer', path: '/stance' },
+  { file: 'brief', build: 'Heron Hill 125', path: '/brief' },
+  { file: 'motorcycle', build: 'Heron Hill 125', path: '/stance' },
+  { file: 'front-view', build: 'Canal tadpole', path: '/stance?show=front' },
+  { file: 'plan-view', build: 'Paddock kart', path: '/stance?show=plan' },
+  { file: 'what-if', build: 'Ferry Road tourer', path: '/stance?show=what-if' },
+  { file: 'sweep', build: 'Paddock kart', path: '/stance?show=sweep' },
+  { file: 'hold', build: 'Ferry Road tourer', path: '/stance', press: /^Hold trail$/, type: '55' },
+  { file: 'travel', build: 'Alder Wood buggy', path: '/stance?travel=shown' },
   { file: 'stance-night-inches', build: 'Lock keeper', path: '/stance', theme: 'night' },
   { file: 'tubes', build: 'Ferry Road tourer', path: '/tubes', press: /Top tube/ },
   { file: 'joints', build: 'Ferry Road tourer', path: '/joints', press: /Down tube/ },
@@ -44,6 +54,7 @@ try {
     await page.goto(build ? `${base}/builds/${build.id}${view.path}` : base + view.path);
     await page.waitForLoadState('networkidle');
     if (view.press) await page.getByRole('button', { name: view.press }).first().click();
+    if (view.type) await page.keyboard.type(view.type);
     await page.mouse.move(2, 790);
     await page.waitForTimeout(300);
     await page.screenshot({ path: join(target, `${view.file}.png`) });

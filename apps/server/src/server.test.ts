@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { BuildSchema } from '@larchwood/core';
+import Database from 'libsql';
+import { BuildSchema, KINDS, without } from '@larchwood/core';
 import type { BuildSummary, Problem, RevisionSummary, StoredBuild } from '@larchwood/contract';
 import { createServer } from './server.js';
 
@@ -60,6 +61,36 @@ describe('builds over HTTP, on a real SQLite file', () => {
     expect((await call('GET', `builds/${build.id}`)).status).toBe(404);
     await call('POST', `builds/${build.id}/bring-back`);
     expect((await names()).sort()).toEqual(['Renamed', 'Renamed (copy)']);
+  });
+
+  it('makes a first build of every kind, and refuses a set of another kind', async () => {
+    for (const { id: kind, startingSets } of KINDS) {
+      const body = { name: `A ${kind}`, kind, startingSet: startingSets[0]!.id };
+      const { status, body: build } = await call<StoredBuild>('POST', 'builds', body);
+      expect([status, build.kind, build.document.kind]).toEqual([201, kind, kind]);
+    }
+    const wrong = await call<Problem>('POST', 'builds', { name: 'Wrong', kind: 'kart', startingSet: 'road' });
+    expect([wrong.status, wrong.body.message]).toEqual([422, expect.stringContaining('starting set “road”')]);
+  });
+
+  it('serves what an earlier version stored as this one writes it, its revisions too', async () => {
+    const build = await make('Old');
+    const held = without(build.document.stance.held, 'frontTravel', 'frontSag', 'rearTravel', 'rearSag');
+    const old = JSON.stringify({
+      ...without(build.document, 'brief'),
+      version: 1,
+      stance: { held, forkMeasured: 'straight' },
+    });
+    const database = new Database(databaseFile);
+    database.prepare('update build set document = ? where id = ?').run(old, build.id);
+    database.prepare('update revision set document = ? where build_id = ?').run(old, build.id);
+    database.close();
+    expect((await call<StoredBuild>('GET', `builds/${build.id}`)).body.document).toMatchObject({
+      version: 2,
+      stance: { held: { axleToCrown: 383, frontTravel: 0 } },
+    });
+    const back = await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 });
+    expect([back.status, back.body.document.version]).toEqual([201, 2]);
   });
 
   it('keeps every save as a revision and brings one back as a new one', async () => {

@@ -2,6 +2,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { findKind, weightsOf, whatIf, type Dimension, type Kind, type Plan } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { Choice } from '../parts/Choice';
+import { Measure } from '../parts/Figure';
 import { axisText } from './axisText';
 import { Chart } from './Chart';
 
@@ -41,7 +42,15 @@ export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
           groups={[{ options: held.map(({ id, name }) => ({ value: id, label: name })) }]}
           onChange={setChosen}
         />
-        <span>were other than {text(plan.stance.values[across.id]!)}, and all else held?</span>
+        <span>
+          were other than{' '}
+          <Measure
+            value={plan.stance.values[across.id]!}
+            quantity={across.quantity}
+            display={document.units}
+          />
+          , and all else held?
+        </span>
       </div>
       {shown.map((id, index) => {
         const dimension = kind.dimensions.find((each) => each.id === id);

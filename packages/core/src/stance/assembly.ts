@@ -20,8 +20,12 @@ export interface FrontEnd<S> {
   readonly axle: (state: S, compression: number) => Place;
   /** What the steering axis' lean is called here. */
   readonly lean: { readonly id: string; readonly name: string; readonly symbol: string };
-  /** That lean and the trail, with the frame pitched nose up by so many degrees. */
-  readonly pitched: (state: S, pitch: number) => { readonly lean: number; readonly trail: number };
+  /** That lean and the trail, with the frame pitched nose up by so many degrees and the wheel moved up by so much. */
+  readonly pitched: (
+    state: S,
+    pitch: number,
+    compression: number,
+  ) => { readonly lean: number; readonly trail: number };
 }
 
 /** A part of the stance that several kinds share, such as a fork or a pair of rear wheels: its numbers and their geometry. */

@@ -9,6 +9,9 @@ export interface Release {
   readonly perUnit: number;
 }
 
+/** A dimension that would have to change a hundredfold cannot be let go: what is pinned hardly answers to it. */
+const FEEBLE = 0.01;
+
 /**
  * Held dimensions of which one may be let go when `pin` is pinned, best first: those that keep the vehicle fixed. The
  * pin's gradient is written in the gradients of the held dimensions; a held one that does not appear in it cannot be let go.
@@ -21,10 +24,14 @@ export function releases(kind: Kind, state: State, held: Held, pin: string): Rel
   const group = kind.groups.find(({ ids }) => ids.includes(pin))?.ids ?? [];
   const rank = (id: string): number => {
     const named = dimension.letGo?.indexOf(id) ?? -1;
-    return named >= 0 ? named : group.includes(id) ? 50 : 100;
+    if (named >= 0) return named;
+    if (!group.includes(id)) return 100;
+    // What took a measured dimension's place gives it back before another measured one goes.
+    const givesBack = kind.state.includes(pin) && !kind.state.includes(id);
+    return givesBack ? 20 : 50;
   };
   return [...weights]
-    .filter(([id, weight]) => !kind.given.includes(id) && Math.abs(weight) > 1e-5)
+    .filter(([id, weight]) => !kind.given.includes(id) && Math.abs(weight) > FEEBLE)
     .sort(([a, wa], [b, wb]) => rank(a) - rank(b) || Math.abs(wb) - Math.abs(wa))
     .map(([id, weight]) => ({ id, perUnit: 1 / weight }));
 }

@@ -1,16 +1,17 @@
 import { mat4, vec3 } from 'gl-matrix';
 import fc from 'fast-check';
+import { SVD } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { length, subtract, type Vector } from '../vector/vector.js';
-import type { Kind } from './dimension.js';
+import type { Kind, State } from './dimension.js';
 import { pullTo, takeHold } from './drag.js';
 import { releases, weightsOf } from './exchange.js';
 import { formulaWithNumbers } from './explain.js';
 import { findKind, KINDS } from './kinds/registry.js';
-import { slopeUnder } from './clearance.js';
+import { breakOver, slopeUnder } from './clearance.js';
 import { leftFront, type TwoTrackState } from './assemblies/twoTrackFront.js';
-import { otherSolutions, solveStance } from './solve.js';
+import { jacobianOf, otherSolutions, solveStance, unknownsOf, type Held } from './solve.js';
 import { steered } from './steering.js';
 import { whatIf } from './whatIf.js';
 import { without } from '../without.js';
@@ -94,6 +95,46 @@ describe.each(EVERY_SET)('%s, %s', (kindId, set) => {
     );
   });
 
+  it('from this vehicle to another of its kind: what that one has is met, whichever dimensions are held', () => {
+    const free = kind.dimensions.filter(
+      ({ id }) => kind.state.includes(id) && !kind.given.includes(id) && !/(Travel|Sag)$/.test(id),
+    );
+    const other = fc.tuple(...free.map(() => fc.double({ min: -1, max: 1, noNaN: true })));
+    fc.assert(
+      fc.property(other, fc.array(fc.nat({ max: 1000 }), { maxLength: 4 }), (moves, choices) => {
+        let held = stance.held;
+        for (const choice of choices) {
+          const pins = kind.dimensions.filter(({ id }) => !(id in held) && !/(Unladen|Full)$/.test(id));
+          const pin = pins[choice % pins.length]!.id;
+          const firm = releases(kind, stance.state, held, pin).filter(
+            ({ perUnit }) => Math.abs(perUnit) < 20,
+          );
+          const release = firm[choice % Math.max(1, firm.length)];
+          if (release) held = { ...without(held, release.id), [pin]: 0 };
+        }
+        const there: State = {
+          ...stance.state,
+          ...Object.fromEntries(
+            free.map(({ id, quantity, limits: [low, high] }, index) => {
+              const now = stance.state[id]!;
+              const reach = quantity === 'angle' ? 4 : Math.max(15, Math.abs(now) * 0.1);
+              return [id, Math.min(high, Math.max(low, now + moves[index]! * reach))];
+            }),
+          ),
+        };
+        const asked = kind.dimensions.filter(({ id }) => id in held);
+        const wanted = Object.fromEntries(asked.map(({ id, evaluate }) => [id, evaluate(there)]));
+        fc.pre(kind.refuse(there).length === 0);
+        fc.pre(asked.every(({ id, limits: [low, high] }) => wanted[id]! >= low && wanted[id]! <= high));
+        fc.pre(isFirm(kind, wanted, there));
+        const found = solveStance(kind, wanted, stance.state);
+        if (!found.ok) throw new Error(`${Object.keys(wanted).join()}: ${found.refusals[0]!.message}`);
+        return Object.entries(wanted).every(([id, value]) => Math.abs(found.values[id]! - value) < 1e-6);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
   it('what is offered to let go keeps the vehicle solvable, and the foretold change comes true', () => {
     for (const { id: pin, quantity } of kind.dimensions) {
       for (const { id, perUnit } of releases(kind, stance.state, stance.held, pin)) {
@@ -116,6 +157,14 @@ describe.each(EVERY_SET)('%s, %s', (kindId, set) => {
       for (const { centre, radius } of posture.wheels) expect(centre[2] - radius).toBeCloseTo(0, 6);
   });
 });
+
+/** False where the held dimensions hardly fix a vehicle, as when head tube and seat tube come to be parallel. */
+function isFirm(kind: Kind, held: Held, state: State): boolean {
+  const { free, wanted } = unknownsOf(kind, held);
+  if (free.length === 0) return true;
+  const { diagonal } = new SVD(jacobianOf(state, free, wanted), { autoTranspose: true });
+  return diagonal.at(-1)! > 0.02;
+}
 
 /** Works a formula out as text, with degrees: nothing of the dimension's own computation. */
 function workedOut(formula: string, kind: Kind, values: Readonly<Record<string, number>>): number {
@@ -225,10 +274,47 @@ describe('travel and slopes', () => {
     expect(v.headAngleUnladen).toBeLessThan(67.5);
     expect(state.frontTravel).toBe(120);
   });
+  it('with raked clamps, trail at the ends of the travel is what the shortened fork gives on the pitched frame', () => {
+    // Independent: head angle as pitched, and the offset worked out anew from the fork's length there.
+    const build = made('motorcycle', 'cruiser', { held: { clampTilt: 6, frontTravel: 110, frontSag: 25 } });
+    const { values: v } = stanceMade(build);
+    const at = (rake: number, compression: number) => {
+      const offset = 50 + (650 - compression) * Math.sin((6 * Math.PI) / 180);
+      const H = ((90 - rake) * Math.PI) / 180;
+      return (v.frontRadius! * Math.cos(H) - offset) / Math.sin(H);
+    };
+    expect(v.trailFull).toBeCloseTo(at(v.rakeFull!, 85), 9);
+    expect(v.trailUnladen).toBeCloseTo(at(v.rakeUnladen!, -25), 9);
+  });
   it('slopes touch the tyre: a point on the ground clears none, one level with the axle asin(R / distance)', () => {
     expect(slopeUnder({ x: 0, z: 300 }, 300, { x: 900, z: 0 })).toBeCloseTo(0, 9);
     expect(slopeUnder({ x: 0, z: 300 }, 300, { x: 600, z: 300 })).toBeCloseTo(30, 9);
     expect(slopeUnder({ x: 0, z: 300 }, 300, { x: 200, z: 400 })).toBe(90);
+  });
+  it('break-over is told at the worst place of a floor, which a fine search along it finds too', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 100, max: 350, noNaN: true }),
+        fc.double({ min: 100, max: 350, noNaN: true }),
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        (rearRadius, frontRadius, share) => {
+          const [rear, front] = [
+            { x: 0, z: rearRadius },
+            { x: 1500, z: frontRadius },
+          ];
+          const height = share * Math.min(rearRadius, frontRadius);
+          let least = Infinity;
+          for (let x = 0; x <= 1500; x += 0.5)
+            least = Math.min(
+              least,
+              slopeUnder(rear, rearRadius, { x, z: height }) +
+                slopeUnder(front, frontRadius, { x, z: height }),
+            );
+          return Math.abs(breakOver(rear, rearRadius, front, frontRadius, height) - least) < 1e-3;
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 });
 
@@ -262,26 +348,20 @@ describe('hold and follow', () => {
     }
   });
   it('two vehicles that meet the same dimensions are both found, and the near one is kept', () => {
-    // Front centre and wheelbase held, chainstay free: the bottom bracket may lie behind or ahead of the front axle's circle.
+    // With wheels of one size a bottom bracket 70 mm over the axles has the same front centre as one 70 mm under them.
     const kind = kindOf('bicycle');
     const { state, held, values } = stanceMade(made());
-    const both = {
-      ...without(held, 'reach', 'chainstayLength'),
-      wheelbase: values.wheelbase!,
-      effectiveTopTube: values.effectiveTopTube!,
+    const two = { ...without(held, 'bottomBracketDrop'), frontCentre: values.frontCentre! };
+    const drop = (near: State) => {
+      const solved = solveStance(kind, two, near);
+      if (!solved.ok) throw new Error('both can be');
+      return solved.state.bottomBracketDrop!;
     };
-    expect(solveStance(kind, both, state)).toMatchObject({ ok: true });
-    const tight = {
-      ...without(held, 'headAngle', 'reach'),
-      wheelbase: values.wheelbase!,
-      frontCentre: values.frontCentre!,
-    };
-    const solved = solveStance(kind, { ...tight }, state);
-    if (solved.ok) {
-      for (const other of otherSolutions(kind, tight, solved.state))
-        for (const [id, value] of Object.entries(tight))
-          expect(kind.dimensions.find((each) => each.id === id)!.evaluate(other)).toBeCloseTo(value, 6);
-    }
+    expect(drop(state)).toBeCloseTo(70, 6);
+    const others = otherSolutions(kind, two, state);
+    expect(others.map((other) => Math.round(other.bottomBracketDrop! * 1e6) / 1e6)).toEqual([-70]);
+    expect(drop(others[0]!)).toBeCloseTo(-70, 6);
+    expect(otherSolutions(kind, held, state)).toEqual([]);
   });
   it('a pulled point goes where it is pulled, by what is held; what cannot give says what to hold', () => {
     const kind = kindOf('bicycle');

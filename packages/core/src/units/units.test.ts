@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { editableAngle, formatAngle, parseAngle } from './angle.js';
+import { editableMass, parseMass } from './mass.js';
 import { editableLength, formatLength, parseLength, type LengthDisplay } from './length.js';
 
 const read = (text: string, unit: 'mm' | 'inch' | 'fraction' = 'mm') => {
@@ -87,4 +88,22 @@ describe('typed angles', () => {
     expect(formatAngle(-0.001)).toBe('0°');
     expect(Number(editableAngle(71.123456789))).toBeCloseTo(71.123456789, 9);
   });
+});
+
+describe('masses', () => {
+  // 1 lb = 0.45359237 kg, by definition.
+  it.each([
+    ['82', 82],
+    ['82,5 kg', 82.5],
+    ['850 g', 0.85],
+    ['180 lb', 81.6466266],
+    ['180lbs', 81.6466266],
+  ])('%s is %d kg', (text, kilograms) => {
+    const read = parseMass(text);
+    expect(read.ok && read.value).toBeCloseTo(kilograms, 9);
+    expect(Number(editableMass(kilograms))).toBeCloseTo(kilograms, 6);
+  });
+  it.each(['', 'heavy', '12 stone', '1,080'])('refuses “%s” in words', (text) =>
+    expect(parseMass(text)).toMatchObject({ ok: false, message: expect.any(String) }),
+  );
 });

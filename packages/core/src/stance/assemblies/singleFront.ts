@@ -202,6 +202,7 @@ export const forkFront: Assembly = assembly<ForkState>({
       meaning: 'Front axle ahead of the steering axis, square to it.',
       feel: 'More offset takes trail away.',
       otherWord: 'The bicycle trade also calls this length rake; a motorcycle builder’s rake is an angle.',
+      letGo: ['trail', 'wheelFlop', 'mechanicalTrail'],
     }),
     worked<ForkState>({
       id: 'axleToCrown',
@@ -301,6 +302,7 @@ export const clampFront: Assembly = assembly<ClampState>({
       meaning: 'Fork tubes ahead of the steering axis at the lower clamp, square to the axis.',
       feel: 'More offset takes trail away.',
       otherWord: 'Also triple-clamp or yoke offset.',
+      letGo: ['trail', 'forkOffset', 'wheelFlop', 'mechanicalTrail'],
     }),
     entry({
       id: 'clampTilt',
@@ -357,9 +359,14 @@ export const clampFront: Assembly = assembly<ClampState>({
       };
     },
     lean: { id: 'rake', name: 'Rake', symbol: 'rk' },
-    pitched: (s, pitch) => ({
+    // Tilted tubes take offset away as they are pressed.
+    pitched: (s, pitch, compression) => ({
       lean: 90 - s.headAngle + pitch,
-      trail: trail(s.frontRadius, s.headAngle - pitch, clampFork(s).offset),
+      trail: trail(
+        s.frontRadius,
+        s.headAngle - pitch,
+        clampFork({ ...s, forkLength: s.forkLength - compression }).offset,
+      ),
     }),
   },
   outline: [

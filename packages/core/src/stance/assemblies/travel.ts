@@ -27,9 +27,9 @@ export function travel({ front }: Assembly, { rearAxle }: Assembly): Assembly {
   const { lean, axle, pitched } = front;
   const at = (s: TravelState, compression: Compression) => {
     const state = s as unknown as State;
-    if (compression.front === 0 && compression.rear === 0) return pitched(state, 0);
+    if (compression.front === 0 && compression.rear === 0) return pitched(state, 0, 0);
     const [rearAt, frontAt] = [rearAxle(state, compression.rear), axle(state, compression.front)];
-    return pitched(state, levelled(rearAt, s.rearRadius, frontAt, s.frontRadius).pitch);
+    return pitched(state, levelled(rearAt, s.rearRadius, frontAt, s.frontRadius).pitch, compression.front);
   };
   const [unladenIs, fullIs] = [
     ['Unladen', 'u', 'with nobody aboard and the springs extended', unladen],
