@@ -30,7 +30,7 @@ export { releases, weightsOf, type Release } from './stance/exchange.js';
 export { pullTo, takeHold, VIEW_AXES, type Drag, type Hold } from './stance/drag.js';
 export { whatIf, type WhatIfPoint } from './stance/whatIf.js';
 export { formulaWithNumbers } from './stance/explain.js';
-export { steered, steeringSweep, type Steered } from './stance/steering.js';
+export { steered, steeringSweep, turnedWheel, type Steered } from './stance/steering.js';
 export { postureOf, type Posture } from './stance/posture.js';
 export {
   changeBrief,

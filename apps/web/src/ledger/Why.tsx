@@ -39,6 +39,8 @@ function Explanation({ dimension, band, display }: Props) {
   const { plan } = useEditor();
   const kind = plan && findKind(plan.kind);
   const value = plan?.stance.values[dimension.id];
+  // A measured dimension that is let go has no formula of its own.
+  const found = plan && dimension.formula === dimension.symbol && !(dimension.id in plan.stance.held);
   const numbers = kind && formulaWithNumbers(kind, dimension, plan.stance.values, display);
   return (
     <>
@@ -72,7 +74,8 @@ function Explanation({ dimension, band, display }: Props) {
         </p>
       )}
       <p className="caption mt-2">
-        Written {dimension.symbol}; {dimension.source}.
+        Written {dimension.symbol};{' '}
+        {found ? 'follows here: found so that what is held is met' : dimension.source}.
       </p>
     </>
   );

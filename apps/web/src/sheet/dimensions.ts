@@ -59,15 +59,14 @@ export function angle(
   return {
     id,
     label: [centre[0] + labelRadius * Math.cos(turn), centre[1] - labelRadius * Math.sin(turn)],
-    witness: [
-      [
-        centre,
-        plus(centre, [
-          (radius + 8) * Math.cos((to * Math.PI) / 180),
-          -(radius + 8) * Math.sin((to * Math.PI) / 180),
-        ]),
-      ],
-    ],
+    // A leg that is level on the ground or along the vehicle needs no line of its own.
+    witness: (from % 90 === 0 ? [to] : [from, to]).map((degrees) => [
+      centre,
+      plus(centre, [
+        (radius + 8) * Math.cos((degrees * Math.PI) / 180),
+        -(radius + 8) * Math.sin((degrees * Math.PI) / 180),
+      ]),
+    ]),
     line: { as: 'arc', centre, radius, from, to },
   };
 }

@@ -1,4 +1,4 @@
-import type { Drawn, Handle, Kind, Plan } from '@larchwood/core';
+import type { Drawn, Handle, Kind, Plan, Points } from '@larchwood/core';
 import { aligned, angle, level, upright, type DrawnDimension } from './dimensions';
 import type { Pixel, View } from './view';
 
@@ -21,8 +21,8 @@ export function placeDimensions(
   const placed: DrawnDimension[] = [];
   const grips = placeGrips(handles, plan, view).map(({ grip }) => grip);
   for (const each of drawn) {
-    if (each.view !== view.name || each.pictureOnly) continue;
-    const dimension = drawDimension(each, plan, view);
+    if (each.view !== view.name) continue;
+    const dimension = drawDimension(each, plan.stance.points, plan, view);
     if (!dimension) continue;
     placed.push(figured(dimension, freePlace(dimension, placed, grips, view)));
   }
@@ -60,15 +60,21 @@ const ASIDE: readonly Pixel[] = [
 ];
 
 /** One dimension's lines on the sheet; none when the vehicle lacks its points. */
-export function drawDimension(drawn: Drawn, plan: Plan, view: View): DrawnDimension | undefined {
-  const { points, values } = plan.stance;
+export function drawDimension(
+  drawn: Drawn,
+  points: Points,
+  plan: Plan,
+  view: View,
+): DrawnDimension | undefined {
+  const { values, state } = plan.stance;
   if (drawn.as === 'angle') {
     const centre = points[drawn.at];
     const value = values[drawn.id];
     if (!centre || value === undefined) return undefined;
-    const to = drawn.turn(value);
+    const to = drawn.turn(value, state);
+    const from = typeof drawn.from === 'number' ? drawn.from : drawn.from(state);
     const radius = Math.min(drawn.radius * Math.max(view.scale, 0.3), 130);
-    return angle(drawn.id, view.at(centre), radius, drawn.from, to, radius, (drawn.from + to) / 2);
+    return angle(drawn.id, view.at(centre), radius, from, to, radius, (from + to) / 2);
   }
   const [a, b] = [points[drawn.from], points[drawn.to]];
   if (!a || !b) return undefined;

@@ -33,7 +33,7 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
     format: 'larchwood-build',
     version: 2,
     name: options.name,
-    kind: kind.id as BuildDocument['kind'],
+    kind: kind.id,
     startingSet: set.id,
     notes: '',
     brief: options.brief ?? { ...EMPTY_BRIEF, school: kind.schools.length > 0 ? 'slide-and-post' : 'none' },

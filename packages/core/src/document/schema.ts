@@ -1,3 +1,4 @@
+import { KINDS } from '../stance/kinds/registry.js';
 import { Type, type Static, type TObject, type TProperties } from '@sinclair/typebox';
 
 /**
@@ -301,19 +302,7 @@ export const BuildSchema = Type.Object(
     format: Type.Literal('larchwood-build'),
     version: Type.Literal(2),
     name: name('Name of the build'),
-    kind: literals(
-      'Kind of vehicle',
-      'bicycle',
-      'tandem',
-      'triplet',
-      'scooter',
-      'motorcycle',
-      'low-motorcycle',
-      'delta-trike',
-      'tadpole-trike',
-      'kart',
-      'buggy',
-    ),
+    kind: literals('Kind of vehicle', ...KINDS.map((kind) => kind.id)),
     startingSet: id('The set the build was started from; chooses the usual bands'),
     notes: Type.String({ maxLength: 20000 }),
     brief: BriefSchema,

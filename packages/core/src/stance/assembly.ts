@@ -1,3 +1,4 @@
+import type { Pictured } from './pictures/pictured.js';
 import type {
   Compression,
   Dimension,
@@ -18,6 +19,8 @@ import type {
 export interface FrontEnd<S> {
   /** The axle in the frame's own axes when the wheel has moved up by so much, mm. */
   readonly axle: (state: S, compression: number) => Place;
+  /** How its travel is measured, in words. */
+  readonly travels: string;
   /** What the steering axis' lean is called here. */
   readonly lean: { readonly id: string; readonly name: string; readonly symbol: string };
   /** That lean and the trail, with the frame pitched nose up by so many degrees and the wheel moved up by so much. */
@@ -41,6 +44,7 @@ export interface Assembly {
   readonly unsprung: Readonly<Record<string, 'front' | 'rear'>>;
   readonly outline: readonly OutlineLine[];
   readonly drawn: readonly Drawn[];
+  readonly pictured: readonly Pictured[];
   readonly handles: readonly Handle[];
   readonly refuse: (known: Partial<State>) => readonly Refusal[];
 }
@@ -57,6 +61,7 @@ export interface AssemblyOf<S> {
   readonly unsprung?: Readonly<Record<string, 'front' | 'rear'>>;
   readonly outline?: readonly OutlineLine[];
   readonly drawn?: readonly Drawn[];
+  readonly pictured?: readonly Pictured[];
   readonly handles?: readonly Handle[];
   readonly refuse?: (known: Partial<S>) => readonly Refusal[];
 }
@@ -71,6 +76,7 @@ export function assembly<S>(parts: AssemblyOf<S>): Assembly {
     unsprung: {},
     outline: [],
     drawn: [],
+    pictured: [],
     handles: [],
     refuse: none,
     ...(parts as unknown as AssemblyOf<State>),
@@ -116,6 +122,7 @@ export function kindOf(identity: Identity, assemblies: readonly Assembly[]): Kin
   const front = assemblies.find((each) => each.front)?.front;
   const rear = assemblies.find((each) => each.rearAxle)?.rearAxle;
   if (!front || !rear) throw new Error(`${identity.id} needs a front and a rear end.`);
+  const pictured = assemblies.flatMap((each) => each.pictured);
   const start = Object.assign({}, ...assemblies.map((each) => each.start)) as State;
   return {
     ...identity,
@@ -133,6 +140,8 @@ export function kindOf(identity: Identity, assemblies: readonly Assembly[]): Kin
     unsprung: Object.assign({}, ...assemblies.map((each) => each.unsprung)) as Kind['unsprung'],
     outline: assemblies.flatMap((each) => each.outline),
     drawn: [...assemblies.flatMap((each) => each.drawn), ...(identity.drawn ?? [])],
+    pictures: pictured.flatMap((each) => each.pictures),
+    marks: (state) => Object.assign({}, ...pictured.map((each) => each.marks(state))) as Points,
     handles: assemblies.flatMap((each) => each.handles),
     refuse: (known) => assemblies.flatMap((each) => each.refuse(known)),
   };

@@ -26,16 +26,26 @@ export function breakOver(
   frontRadius: number,
   height: number,
 ): number {
-  const at = (x: number) =>
-    slopeUnder(rear, rearRadius, { x, z: height }) + slopeUnder(front, frontRadius, { x, z: height });
+  const x = ridge(rear, rearRadius, front, frontRadius, height);
+  return slopeUnder(rear, rearRadius, { x, z: height }) + slopeUnder(front, frontRadius, { x, z: height });
+}
+
+/** Where along a level floor a ridge touches it first: x, mm. */
+export function ridge(
+  rear: Place,
+  rearRadius: number,
+  front: Place,
+  frontRadius: number,
+  height: number,
+): number {
   const low = rear.x + reachAt(height, rear, rearRadius);
   const high = front.x - reachAt(height, front, frontRadius);
-  if (!(high - low > 2 * CLEAR)) return at((low + high) / 2);
+  if (!(high - low > 2 * CLEAR)) return (low + high) / 2;
   // The sum has one lowest place between the tyres, where one slope flattens as fast as the other steepens.
   const flattening = (x: number) =>
     slopeGrowth(x - rear.x, height - rear.z, rearRadius) -
     slopeGrowth(front.x - x, height - front.z, frontRadius);
-  return at(rootBetween(flattening, low + CLEAR, high - CLEAR));
+  return rootBetween(flattening, low + CLEAR, high - CLEAR);
 }
 
 /** How close to a tyre the worst place is looked for, mm. */

@@ -88,8 +88,6 @@ export type ViewName = 'side' | 'plan' | 'front';
 export type Drawn = {
   readonly id: string;
   readonly view: ViewName;
-  /** Shown where the dimension explains itself, and not on the sheet. */
-  readonly pictureOnly?: boolean;
 } & (
   | {
       /** Level; row 1, 2 … under the vehicle, −1, −2 … over it, or `near` its second point at so many px. */
@@ -121,11 +119,27 @@ export type Drawn = {
       /** About a point, from one direction to another, degrees anticlockwise from level right on the sheet. */
       readonly as: 'angle';
       readonly at: string;
-      readonly from: number;
-      readonly turn: (value: number) => number;
+      readonly from: number | ((state: State) => number);
+      readonly turn: (value: number, state: State) => number;
       readonly radius: number;
     }
 );
+
+/** How a dimension that is not drawn on the sheet is pictured where it explains itself. */
+export type Picture =
+  | Drawn
+  | ({ readonly id: string; readonly view: ViewName } & (
+      | {
+          /** The vehicle standing at one end of its travel. */
+          readonly as: 'posture';
+          readonly posture: 'unladen' | 'full';
+        }
+      | {
+          /** The steered wheels turned by so many degrees. */
+          readonly as: 'steered';
+          readonly steer: number;
+        }
+    ));
 
 /** A point that can be taken hold of on the drawing, and the held dimensions that may give way to it, best first. */
 export interface Handle {
@@ -189,6 +203,9 @@ export interface Kind {
   readonly unsprung: Readonly<Record<string, 'front' | 'rear'>>;
   readonly outline: readonly OutlineLine[];
   readonly drawn: readonly Drawn[];
+  readonly pictures: readonly Picture[];
+  /** Points that only pictures need. */
+  readonly marks: (state: State) => Points;
   readonly handles: readonly Handle[];
   /** Impossible shapes, each with the limit in words; also asked with only what is held known. */
   readonly refuse: (known: Partial<State>) => readonly Refusal[];

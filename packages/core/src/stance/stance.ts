@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../document/schema.js';
 import type { Vector } from '../vector/vector.js';
-import { fullTravel, unladen } from './assemblies/travel.js';
+import { fullTravel, unladen } from './springs.js';
 import type { Band, Kind, Points, Refusal, StandingWheel, State, SteeredWheel } from './dimension.js';
 import { findKind } from './kinds/registry.js';
 import { postureOf, type Posture } from './posture.js';

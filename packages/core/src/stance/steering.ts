@@ -31,13 +31,19 @@ export const contactOf = (wheel: Pick<SteeredWheel, 'centre' | 'spindle' | 'radi
 export const axisAtHeight = (wheel: Pick<SteeredWheel, 'axis' | 'axisPoint'>, height: number): Vector =>
   along(wheel.axisPoint, wheel.axis, (height - wheel.axisPoint[2]) / wheel.axis[2]);
 
+/** The wheel turned exactly about its steering axis by so many degrees, to the left; the frame held still. */
+export const turnedWheel = (wheel: SteeredWheel, steer: number): SteeredWheel => ({
+  ...wheel,
+  centre: add(wheel.axisPoint, turn(subtract(wheel.centre, wheel.axisPoint), wheel.axis, steer)),
+  spindle: turn(wheel.spindle, wheel.axis, steer),
+});
+
 /**
- * The wheel turned exactly about its steering axis, the frame held still. Thin disc, rigid tyre.
+ * What becomes of the contact patch when the wheel is turned about its steering axis. Thin disc, rigid tyre.
  * @param steer degrees, to the left
  */
 export function steered(wheel: SteeredWheel, steer: number): Steered {
-  const centre = add(wheel.axisPoint, turn(subtract(wheel.centre, wheel.axisPoint), wheel.axis, steer));
-  const spindle = turn(wheel.spindle, wheel.axis, steer);
+  const { centre, spindle } = turnedWheel(wheel, steer);
   const contact = contactOf({ centre, spindle, radius: wheel.radius });
   const forward = unit(cross(spindle, UP));
   const axis = axisAtHeight(wheel, contact[2]);

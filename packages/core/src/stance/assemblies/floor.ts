@@ -1,10 +1,8 @@
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
 import { breakOver, slopeUnder } from '../clearance.js';
-import type { WheelbaseState } from './wheelbase.js';
+import { breakOverPictures, deckPictures, endsPictures } from '../pictures/floor.js';
+import type { DeckState, EndsState, FloorState, WheelbaseState } from '../states.js';
 
-interface FloorState extends WheelbaseState {
-  readonly groundClearance: number;
-}
 const SLOPES = 'tangents below the tyres; angles as ISO 612 names them';
 
 export const breakOverDimension = <S extends WheelbaseState>(clearance: (state: S) => number) =>
@@ -49,6 +47,7 @@ export const floor = (groundClearance: number): Assembly =>
       floorMiddle: [s.wheelbase / 2, 0, s.groundClearance],
       floorMiddleGround: [s.wheelbase / 2, 0, 0],
     }),
+    pictured: [breakOverPictures<FloorState>((s) => s.groundClearance)],
     outline: [{ from: 'floorRear', to: 'floorFront', as: 'floor' }],
     drawn: [
       {
@@ -62,13 +61,6 @@ export const floor = (groundClearance: number): Assembly =>
     ],
     handles: [{ point: 'floorMiddle', name: 'Floor', views: ['side'], moves: ['groundClearance'] }],
   });
-
-interface EndsState extends WheelbaseState {
-  readonly frontOverhang: number;
-  readonly noseHeight: number;
-  readonly rearOverhang: number;
-  readonly tailHeight: number;
-}
 
 /** How the frame ends ahead of and behind the axles, and what slopes it clears. */
 export const ends = (start: {
@@ -149,6 +141,7 @@ export const ends = (start: {
       tail: [-s.rearOverhang, 0, s.tailHeight],
       tailGround: [-s.rearOverhang, 0, 0],
     }),
+    pictured: [endsPictures],
     outline: [
       { from: 'floorFront', to: 'nose', as: 'floor' },
       { from: 'floorRear', to: 'tail', as: 'floor' },
@@ -162,13 +155,6 @@ export const ends = (start: {
       { point: 'tail', name: 'Tail', views: ['side'], moves: ['rearOverhang', 'tailHeight'] },
     ],
   });
-
-interface DeckState extends WheelbaseState {
-  readonly deckHeight: number;
-  readonly deckThickness: number;
-  readonly deckLength: number;
-  readonly deckAhead: number;
-}
 
 /** A deck to stand on between the wheels: scooters. */
 export const deck: Assembly = assembly<DeckState>({
@@ -234,6 +220,7 @@ export const deck: Assembly = assembly<DeckState>({
     deckMiddleGround: [s.deckAhead + s.deckLength / 2, 0, 0],
     tyreEdge: [s.wheelbase - s.frontRadius, 0, s.deckHeight],
   }),
+  pictured: [deckPictures, breakOverPictures<DeckState>((s) => s.deckHeight - s.deckThickness)],
   outline: [
     { from: 'deckRear', to: 'deckFront', as: 'seat' },
     { from: 'floorRear', to: 'floorFront', as: 'floor' },

@@ -3,17 +3,10 @@ import { lengthBothWays } from '../../units/length.js';
 import type { Vector } from '../../vector/vector.js';
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
 import type { Dimension, Place } from '../dimension.js';
-import { axisUp, forkOf, headTubeTop, onAxis, type ForkState } from './singleFront.js';
+import { pedalledPictures } from '../pictures/pedalled.js';
+import type { PedalledState } from '../states.js';
+import { axisUp, forkOf, headTubeTop, onAxis } from '../steeringAxis.js';
 import { toeClearance } from './toeClearance.js';
-
-export interface PedalledState extends ForkState {
-  readonly chainstayLength: number;
-  readonly bottomBracketDrop: number;
-  readonly seatTubeAngle: number;
-  readonly seatTubeLength: number;
-  readonly crankLength: number;
-  readonly toeAllowance: number;
-}
 
 /** Cockpit lengths of the riders behind the first, the rearmost first; each also has a seat tube. */
 const COCKPITS = ['cockpit', 'secondCockpit'] as const;
@@ -51,6 +44,24 @@ export function pedalled(riders: Riders, start: Record<string, number>): Assembl
   const span = ['√(CS² − d²)', ...extra.map((index) => (index === 0 ? 'ck' : 'ck2'))].join(' + ');
   const up = '(t·cos H + Rf·sin H + a + l + T)';
   const lengths = ['wheelbase', 'reach', 'frontCentre', 'bracketToAxle'];
+
+  const toeGap = (s: PedalledState): number => {
+    const foot = bracket(s);
+    const ground = onAxis(s, forkOf(s), 0);
+    return toeClearance(
+      {
+        id: 'front',
+        end: 'front',
+        centre: [s.wheelbase, 0, s.frontRadius],
+        spindle: [0, 1, 0],
+        radius: s.frontRadius,
+        width: s.frontWidth,
+        axisPoint: [ground.x, 0, 0],
+        axis: axisUp(s.headAngle),
+      },
+      { x: foot.x + s.crankLength + s.toeAllowance, z: foot.z },
+    );
+  };
 
   const dimensions: Dimension[] = [
     entry({
@@ -188,23 +199,7 @@ export function pedalled(riders: Riders, start: Record<string, number>): Assembl
       meaning:
         'Gap from the toe, crank level and forward, to the tyre turned to meet it. Negative: they touch in tight turns.',
       letGo: [...lengths, 'crankLength'],
-      of: (s) => {
-        const foot = bracket(s);
-        const ground = onAxis(s, forkOf(s), 0);
-        return toeClearance(
-          {
-            id: 'front',
-            end: 'front',
-            centre: [s.wheelbase, 0, s.frontRadius],
-            spindle: [0, 1, 0],
-            radius: s.frontRadius,
-            width: s.frontWidth,
-            axisPoint: [ground.x, 0, 0],
-            axis: axisUp(s.headAngle),
-          },
-          { x: foot.x + s.crankLength + s.toeAllowance, z: foot.z },
-        );
-      },
+      of: toeGap,
     }),
   ];
 
@@ -233,6 +228,7 @@ export function pedalled(riders: Riders, start: Record<string, number>): Assembl
         ...behind,
       };
     },
+    pictured: [pedalledPictures(bracket, toeGap, REAR_SEATS.slice(0, riders - 1))],
     rearAxle: (s, compression) => {
       // A sprung rear wheel is taken to swing about the bottom bracket.
       const bb = rearBracket(s);

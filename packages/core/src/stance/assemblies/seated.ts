@@ -1,16 +1,10 @@
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
-import type { WheelbaseState } from './wheelbase.js';
+import { seatedPictures } from '../pictures/seated.js';
+import type { SeatedState } from '../states.js';
 
 /** Size of the seat as drawn, mm; common practice, from memory. */
 const BASE = 320;
 const HALF_SEAT = 190;
-
-interface SeatedState extends WheelbaseState {
-  readonly seatAhead: number;
-  readonly seatHeight: number;
-  readonly legRoom: number;
-  readonly pedalHeight: number;
-}
 
 interface Options {
   readonly seatAhead: number;
@@ -82,6 +76,7 @@ export const seated = ({ feetOn, ...start }: Options): Assembly =>
       seatAbove: [s.seatAhead, 0, Math.max(s.seatHeight, s.pedalHeight)],
       pedalsAbove: [s.seatAhead + s.legRoom, 0, Math.max(s.seatHeight, s.pedalHeight)],
     }),
+    pictured: [seatedPictures],
     outline: [
       ['seatLeft', 'seatFrontLeft'],
       ['seatRight', 'seatFrontRight'],

@@ -1,56 +1,11 @@
 import { toRadians } from '../../units/angle.js';
 import type { Vector } from '../../vector/vector.js';
 import { assembly, entry, worked, type Assembly, type AssemblyOf } from '../assembly.js';
-import type { Dimension, Place, SteeredWheel } from '../dimension.js';
-import { axleFoot, mechanicalTrail, straightAxleToCrown, trail, wheelFlop } from '../singleTrack.js';
-import type { WheelbaseState } from './wheelbase.js';
-
-/** What every front end with one steered wheel in the middle plane is known by. */
-export interface SteeredState extends WheelbaseState {
-  readonly headAngle: number;
-  readonly lowerStack: number;
-  readonly headTubeLength: number;
-}
-export interface ForkState extends SteeredState {
-  readonly forkOffset: number;
-  readonly crownAboveFoot: number;
-}
-
-/** The two lengths that say where the wheel hangs on the steering axis; each front end comes by them in its own way. */
-export interface Hung {
-  /** Axle ahead of the axis, square to it. */
-  readonly offset: number;
-  /** Seat of the lower bearing above the axle's foot, along the axis. */
-  readonly crownAboveFoot: number;
-}
-
-/** Unit vector up the steering axis. */
-export function axisUp(headAngle: number): Vector {
-  const angle = toRadians(headAngle);
-  return [-Math.cos(angle), 0, Math.sin(angle)];
-}
-
-/** Distances up the steering axis from where it meets the ground. */
-export function axisStations(s: SteeredState, { offset, crownAboveFoot }: Hung) {
-  const foot = axleFoot(s.frontRadius, s.headAngle, offset);
-  const crown = foot + crownAboveFoot;
-  const lower = crown + s.lowerStack;
-  return { foot, crown, lower, upper: lower + s.headTubeLength };
-}
-
-/** Point on the steering axis at a distance up from the ground. */
-export function onAxis(s: SteeredState, { offset }: Pick<Hung, 'offset'>, distance: number): Place {
-  const up = axisUp(s.headAngle);
-  return {
-    x: s.wheelbase + trail(s.frontRadius, s.headAngle, offset) + distance * up[0],
-    z: distance * up[2],
-  };
-}
-
-export const headTubeTop = (s: SteeredState, hung: Hung): Place =>
-  onAxis(s, hung, axisStations(s, hung).upper);
-
-export const forkOf = (s: ForkState): Hung => ({ offset: s.forkOffset, crownAboveFoot: s.crownAboveFoot });
+import type { Dimension, SteeredWheel } from '../dimension.js';
+import { mechanicalTrail, straightAxleToCrown, trail, wheelFlop } from '../singleTrack.js';
+import type { ClampState, ForkState, SteeredState } from '../states.js';
+import { axisStations, axisUp, clampFork, forkOf, onAxis, type Hung } from '../steeringAxis.js';
+import { clampPictures, forkPictures, steeredPictures } from '../pictures/frontEnd.js';
 
 /** The axis, the wheel that turns about it, and how trail follows: the same for every way to hang the wheel. */
 export function steeredFront<S extends SteeredState>(hung: (state: S) => Hung, letGo: readonly string[]) {
@@ -112,6 +67,7 @@ export function steeredFront<S extends SteeredState>(hung: (state: S) => Hung, l
     points,
     steered,
     wheels: (s: S) => [frontWheel(s)],
+    pictured: [steeredPictures(hung)],
     unsprung: { axleFoot: 'front' },
     outline: [
       { from: 'axisGround', to: 'headTubeUpper', as: 'axis' },
@@ -191,6 +147,7 @@ const front = steeredFront<ForkState>(forkOf, ['forkOffset', 'headAngle']);
 /** One wheel in a fork: bicycles, scooters, trikes with one front wheel. */
 export const forkFront: Assembly = assembly<ForkState>({
   ...front,
+  pictured: [...front.pictured, forkPictures],
   start: { headAngle: 71, forkOffset: 45, crownAboveFoot: 370, lowerStack: 12, headTubeLength: 140 },
   dimensions: [
     headAngleEntry(),
@@ -232,6 +189,7 @@ export const forkFront: Assembly = assembly<ForkState>({
       const up = axisUp(s.headAngle);
       return { x: s.wheelbase + compression * up[0], z: s.frontRadius + compression * up[2] };
     },
+    travels: 'along the steering axis',
     lean: { id: 'headAngle', name: 'Head angle', symbol: 'H' },
     pitched: (s, pitch) => ({
       lean: s.headAngle - pitch,
@@ -254,22 +212,12 @@ export const forkFront: Assembly = assembly<ForkState>({
   ],
 });
 
-export interface ClampState extends SteeredState {
-  readonly clampOffset: number;
-  readonly clampTilt: number;
-  readonly axleLead: number;
-  readonly forkLength: number;
-}
-
-export const clampFork = (s: ClampState): Hung => ({
-  offset: s.clampOffset + s.forkLength * Math.sin(toRadians(s.clampTilt)) + s.axleLead,
-  crownAboveFoot: s.forkLength * Math.cos(toRadians(s.clampTilt)),
-});
 const clamps = steeredFront<ClampState>(clampFork, ['clampOffset', 'clampTilt', 'headAngle', 'rake']);
 
 /** Telescopic fork in two clamps, parallel to the steering axis or tilted against it: motorcycles. */
 export const clampFront: Assembly = assembly<ClampState>({
   ...clamps,
+  pictured: [...clamps.pictured, clampPictures],
   start: {
     headAngle: 63,
     clampOffset: 35,
@@ -358,6 +306,7 @@ export const clampFront: Assembly = assembly<ClampState>({
         z: s.frontRadius + compression * Math.sin(lean),
       };
     },
+    travels: 'along the fork tubes',
     lean: { id: 'rake', name: 'Rake', symbol: 'rk' },
     // Tilted tubes take offset away as they are pressed.
     pitched: (s, pitch, compression) => ({

@@ -1,15 +1,10 @@
 import { toDegrees } from '../../units/angle.js';
 import { lengthBothWays } from '../../units/length.js';
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
+import { swingArmPictures } from '../pictures/swingArm.js';
 import type { Place } from '../dimension.js';
-import { axisStations, clampFork, onAxis, type ClampState } from './singleFront.js';
-
-interface ArmState extends ClampState {
-  readonly pivotHeight: number;
-  readonly armLength: number;
-  readonly sprocketAhead: number;
-  readonly sprocketAbove: number;
-}
+import type { ArmState } from '../states.js';
+import { axisStations, clampFork, onAxis } from '../steeringAxis.js';
 
 const pivotOf = (s: Pick<ArmState, 'armLength' | 'pivotHeight' | 'rearRadius'>): Place => ({
   x: Math.sqrt(s.armLength ** 2 - (s.pivotHeight - s.rearRadius) ** 2),
@@ -103,6 +98,7 @@ export const swingArm = (start: { pivotHeight: number; armLength: number }): Ass
         countershaft: [x + s.sprocketAhead, 0, z + s.sprocketAbove],
       };
     },
+    pictured: [swingArmPictures],
     rearAxle: (s, compression) => {
       const pivot = pivotOf(s);
       const rise = s.rearRadius + compression - pivot.z;

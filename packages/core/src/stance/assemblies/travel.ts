@@ -1,25 +1,9 @@
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
 import type { Compression, State } from '../dimension.js';
+import { travelPictures } from '../pictures/travel.js';
 import { levelled } from '../pitch.js';
-import type { WheelbaseState } from './wheelbase.js';
-
-interface Springs {
-  readonly frontTravel: number;
-  readonly frontSag: number;
-  readonly rearTravel: number;
-  readonly rearSag: number;
-}
-type TravelState = WheelbaseState & Springs;
-
-/** Against ride height, at which all dimensions are told: a rigid end has no travel and stays. */
-export const unladen = (s: Springs): Compression => ({
-  front: -s.frontSag,
-  rear: -s.rearSag,
-});
-export const fullTravel = (s: Springs): Compression => ({
-  front: s.frontTravel - s.frontSag,
-  rear: s.rearTravel - s.rearSag,
-});
+import { fullTravel, unladen } from '../springs.js';
+import type { TravelState } from '../states.js';
 
 /** Travel and sag of both ends, and what unladen and full travel make of the steering. */
 export function travel({ front }: Assembly, { rearAxle }: Assembly): Assembly {
@@ -41,7 +25,7 @@ export function travel({ front }: Assembly, { rearAxle }: Assembly): Assembly {
       name: `${id === 'front' ? 'Front' : 'Rear'} wheel travel`,
       symbol: `${letter}t`,
       limits: [0, 500] as const,
-      meaning: `From springs extended to fully pressed, at the ${id} wheel; 0 when it is rigid.`,
+      meaning: `From springs extended to fully pressed, ${id === 'front' ? front.travels : 'straight up at the rear axle'}; 0 when it is rigid.`,
     }),
     entry({
       id: `${id}Sag`,
@@ -80,6 +64,7 @@ export function travel({ front }: Assembly, { rearAxle }: Assembly): Assembly {
         }),
       ]),
     ],
+    pictured: [travelPictures(axle, rearAxle, lean.id)],
     refuse: (known) =>
       (['front', 'rear'] as const).flatMap((which) => {
         const [most, sag] = [known[`${which}Travel`], known[`${which}Sag`]];

@@ -3,17 +3,8 @@ import { along, mirror, scale, subtract, turn, unit, type Vector } from '../../v
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
 import type { SteeredWheel } from '../dimension.js';
 import { axisAtHeight, contactOf, downInPlane, steered } from '../steering.js';
-import type { WheelbaseState } from './wheelbase.js';
-
-export interface TwoTrackState extends WheelbaseState {
-  readonly frontTrack: number;
-  readonly caster: number;
-  readonly kingpinInclination: number;
-  readonly spindleOffset: number;
-  readonly spindleLength: number;
-  readonly camber: number;
-  readonly toe: number;
-}
+import { twoTrackPictures } from '../pictures/twoTrack.js';
+import type { TwoTrackState, WheelbaseState } from '../states.js';
 
 /**
  * The left front wheel and its steering axis. The patch stands at half the track; camber and toe turn the disc about it.
@@ -119,7 +110,7 @@ export const twoTrackFront = (start: Omit<TwoTrackState, keyof WheelbaseState>):
         symbol: 'e',
         limits: [-150, 150],
         meaning:
-          'Wheel centre ahead of the steering axis, square to it in the side view; negative when behind.',
+          'Wheel centre ahead of the steering axis, square to it in the side view, before toe is set; negative when behind.',
         feel: 'Ahead takes caster trail away, behind adds to it.',
       }),
       entry({
@@ -243,12 +234,14 @@ export const twoTrackFront = (start: Omit<TwoTrackState, keyof WheelbaseState>):
         axisGroundSide: [ground[0], 0, 0],
       };
     },
+    pictured: [twoTrackPictures(TOLD_AT, (s) => leftFront(s).axisPoint)],
     unsprung: Object.fromEntries(UNSPRUNG.map((name) => [name, 'front' as const])),
     wheels: (s) => [leftFront(s), rightFront(s)],
     steered: (s) => [leftFront(s), rightFront(s)],
     front: {
       // The wheels go straight up until links of their own are drawn.
       axle: (s, compression) => ({ x: s.wheelbase, z: s.frontRadius + compression }),
+      travels: 'straight up at the wheels',
       lean: { id: 'caster', name: 'Caster', symbol: 'c' },
       pitched: casterAtPitch,
     },

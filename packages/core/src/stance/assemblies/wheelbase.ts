@@ -1,12 +1,6 @@
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
-
-export interface WheelbaseState {
-  readonly rearRadius: number;
-  readonly frontRadius: number;
-  readonly rearWidth: number;
-  readonly frontWidth: number;
-  readonly wheelbase: number;
-}
+import { rearPairPictures, wheelbasePictures } from '../pictures/wheels.js';
+import type { PairState, WheelbaseState } from '../states.js';
 
 interface Options {
   readonly wheelbase: number;
@@ -61,6 +55,7 @@ export const wheelbase = ({ wheelbase: start, letGo }: Options): Assembly =>
       rearContact: [0, 0, 0],
       frontContact: [s.wheelbase, 0, 0],
     }),
+    pictured: [wheelbasePictures],
     unsprung: { rearAxle: 'rear', rearContact: 'rear', frontAxle: 'front', frontContact: 'front' },
     drawn: [
       { id: 'wheelbase', view: 'side', as: 'level', from: 'rearContact', to: 'frontContact', row: 2 },
@@ -114,10 +109,6 @@ export const straightUpRear: Assembly = assembly<WheelbaseState>({
   rearAxle: (s, compression) => ({ x: 0, z: s.rearRadius + compression }),
 });
 
-interface PairState extends WheelbaseState {
-  readonly rearTrack: number;
-}
-
 /** Two rear wheels, upright and parallel. */
 export const rearPair = (track: number): Assembly =>
   assembly<PairState>({
@@ -162,6 +153,7 @@ export const rearPair = (track: number): Assembly =>
       rearLeftAxle: 'rear',
       rearRightAxle: 'rear',
     },
+    pictured: [rearPairPictures],
     outline: [{ from: 'rearLeftAxle', to: 'rearRightAxle', as: 'axle' }],
     drawn: [
       {

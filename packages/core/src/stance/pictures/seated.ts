@@ -1,0 +1,13 @@
+import type { SeatedState } from '../states.js';
+import { pictured } from './pictured.js';
+
+export const seatedPictures = pictured<SeatedState>(
+  (s) => ({
+    rearAxleAtSeat: [0, 0, s.seatHeight],
+    frontAxleAtPedals: [s.wheelbase, 0, s.pedalHeight],
+  }),
+  [
+    { id: 'seatAhead', view: 'side', as: 'level', from: 'rearAxleAtSeat', to: 'seat', near: -60 },
+    { id: 'pedalsAhead', view: 'side', as: 'level', from: 'frontAxleAtPedals', to: 'pedals', near: -120 },
+  ],
+);
