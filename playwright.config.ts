@@ -6,6 +6,7 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results/whole',
   timeout: 60_000,
+  expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: false,
   retries: 0,

@@ -39,7 +39,7 @@ export async function applicationInChromium(): Promise<void> {
     await firstView(browser, 'workshop', '/', 'table');
     const open = `/builds/${builds.find(({ name }) => name === DRAGS[0][0])!.id}/stance`;
     const page = await firstView(browser, 'open build', open, 'input[aria-label="Head angle, degrees"]');
-    if (process.argv[3] !== "drag") await keyToRedraw(page);
+    await keyToRedraw(page);
     for (const [name, handle] of DRAGS) {
       const build = builds.find((each) => each.name === name);
       if (build) await dragFrames(browser, build, handle);

@@ -196,7 +196,7 @@ test('a value to hold that cannot be is answered where it is typed, and stays', 
 test('travel, charts and the comparison with another build', async ({ page }) => {
   await newBrief(page, 'Sprung', { kind: 'Motorcycle' });
   await station(page, 'Stance');
-  await page.getByLabel('unladen and full travel').check();
+  await page.getByLabel('unladen and full travel').click();
   await expect(page.getByText(/long dashes: unladen, nose (up|down)/)).toBeVisible();
   await page.getByRole('tab', { name: 'What if' }).click();
   await expect(page.getByRole('img', { name: /against Rake|against/ }).first()).toBeVisible();
