@@ -211,3 +211,25 @@ test('travel, charts and the comparison with another build', async ({ page }) =>
   // 1370 here, 1310 there.
   await expect(page.getByRole('row', { name: /Wheelbase/ })).toContainText('+60 mm');
 });
+
+for (const kind of ['Bicycle', 'Motorcycle', 'Delta trike', 'Off-road kart or buggy']) {
+  test(`${kind}: every dimension explains itself, with a picture and where it comes from`, async ({
+    page,
+  }) => {
+    await newBrief(page, `Why ${kind}`, { kind });
+    await station(page, 'Stance');
+    const rows = page.getByRole('group', { name: 'Stance, rows' });
+    await expect(rows.getByRole('button', { name: 'Wheelbase', exact: true })).toBeVisible();
+    const names = await rows.locator('button.text-left').allInnerTexts();
+    expect(names.length).toBeGreaterThan(20);
+    for (const name of names) {
+      await rows.getByRole('button', { name, exact: true }).click();
+      const why = page.getByRole('dialog');
+      await expect(why.getByRole('heading', { level: 3 })).toContainText(name);
+      await expect(why.getByRole('img')).toBeVisible();
+      await expect(why).toContainText('Written ');
+      await page.keyboard.press('Escape');
+      await expect(why).toBeHidden();
+    }
+  });
+}

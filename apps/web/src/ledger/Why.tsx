@@ -1,8 +1,8 @@
-import { Popover } from 'radix-ui';
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import { findKind, formulaWithNumbers, type Band, type Dimension, type LengthDisplay } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { Measure } from '../parts/Figure';
+import { Pop } from '../parts/Pop';
 import { DimensionPicture } from './DimensionPicture';
 
 interface Props {
@@ -13,24 +13,13 @@ interface Props {
 
 /** A dimension's name; pressed, it explains itself. */
 export const Why = memo(function Why({ dimension, band, display }: Props) {
-  const [open, setOpen] = useState(false);
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger className="min-w-0 text-left decoration-quiet decoration-dotted underline-offset-4 hover:underline">
-        {dimension.name}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="left"
-          align="start"
-          sideOffset={10}
-          collisionPadding={12}
-          className="z-40 max-h-[var(--radix-popover-content-available-height)] w-[22rem] overflow-y-auto border border-ink bg-sheet p-4"
-        >
-          {open && <Explanation dimension={dimension} band={band} display={display} />}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Pop
+      trigger={dimension.name}
+      className="min-w-0 text-left decoration-quiet decoration-dotted underline-offset-4 hover:underline"
+    >
+      {() => <Explanation dimension={dimension} band={band} display={display} />}
+    </Pop>
   );
 });
 

@@ -1,8 +1,8 @@
 import { memo, useState } from 'react';
-import { Popover } from 'radix-ui';
 import { editableLength, type LengthDisplay, type Wheel } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
+import { Pop } from '../../parts/Pop';
 import { Row } from '../../ledger/Panel';
 import { typedFrom, WheelForm, type Typed } from './WheelForm';
 
@@ -30,46 +30,40 @@ interface WheelViewProps {
 
 /** Drawn again only when what it shows changes. */
 const WheelView = memo(function WheelView({ end, wheel, radius, from, units }: WheelViewProps) {
-  const [open, setOpen] = useState(false);
   // Kept while the form is shut, so that a press beside it loses nothing.
   const [typed, setTyped] = useState<Typed>();
   const name = end === 'front' ? 'Front wheel' : 'Rear wheel';
   return (
     <Row name={name}>
-      <Popover.Root open={open} onOpenChange={setOpen}>
-        <Popover.Trigger
-          className="flex items-baseline gap-2 border border-transparent px-1 hover:border-rule"
-          aria-label={`${name}, change`}
-        >
-          <span className="caption">{wheel.by === 'marking' ? wheel.marking : from}</span>
-          {radius !== undefined && (
-            <span className="font-semibold">
-              <span className="caption mr-1 font-normal">r</span>
-              <Length mm={radius} display={units} />
-            </span>
-          )}
-        </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            side="left"
-            align="start"
-            sideOffset={10}
-            collisionPadding={12}
-            className="z-40 w-80 border border-ink bg-sheet p-4"
-          >
-            <WheelForm
-              end={end}
-              name={name}
-              typed={typed ?? typedFrom(wheel, (mm) => editableLength(mm, units))}
-              onType={setTyped}
-              onDone={() => {
-                setTyped(undefined);
-                setOpen(false);
-              }}
-            />
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
+      <Pop
+        label={`${name}, change`}
+        className="flex items-baseline gap-2 border border-transparent px-1 hover:border-rule"
+        wide="w-80"
+        trigger={
+          <>
+            <span className="caption">{wheel.by === 'marking' ? wheel.marking : from}</span>
+            {radius !== undefined && (
+              <span className="font-semibold">
+                <span className="caption mr-1 font-normal">r</span>
+                <Length mm={radius} display={units} />
+              </span>
+            )}
+          </>
+        }
+      >
+        {(close) => (
+          <WheelForm
+            end={end}
+            name={name}
+            typed={typed ?? typedFrom(wheel, (mm) => editableLength(mm, units))}
+            onType={setTyped}
+            onDone={() => {
+              setTyped(undefined);
+              close();
+            }}
+          />
+        )}
+      </Pop>
     </Row>
   );
 });

@@ -5,7 +5,8 @@ import { assembly, entry, worked, type Assembly } from '../assembly.js';
 import type { Dimension, Place } from '../dimension.js';
 import { pedalledPictures } from '../pictures/pedalled.js';
 import type { PedalledState } from '../states.js';
-import { axisUp, forkOf, headTubeTop, onAxis } from '../steeringAxis.js';
+import { forkOf, headTubeTop } from '../steeringAxis.js';
+import { forkWheel } from './singleFront.js';
 import { toeClearance } from './toeClearance.js';
 
 /** Cockpit lengths of the riders behind the first, the rearmost first; each also has a seat tube. */
@@ -46,21 +47,8 @@ export function pedalled(riders: Riders, start: Record<string, number>): Assembl
   const lengths = ['wheelbase', 'reach', 'frontCentre', 'bracketToAxle'];
 
   const toeGap = (s: PedalledState): number => {
-    const foot = bracket(s);
-    const ground = onAxis(s, forkOf(s), 0);
-    return toeClearance(
-      {
-        id: 'front',
-        end: 'front',
-        centre: [s.wheelbase, 0, s.frontRadius],
-        spindle: [0, 1, 0],
-        radius: s.frontRadius,
-        width: s.frontWidth,
-        axisPoint: [ground.x, 0, 0],
-        axis: axisUp(s.headAngle),
-      },
-      { x: foot.x + s.crankLength + s.toeAllowance, z: foot.z },
-    );
+    const { x, z } = bracket(s);
+    return toeClearance(forkWheel(s), { x: x + s.crankLength + s.toeAllowance, z });
   };
 
   const dimensions: Dimension[] = [

@@ -5,7 +5,7 @@ import type { Dimension, SteeredWheel } from '../dimension.js';
 import { mechanicalTrail, straightAxleToCrown, trail, wheelFlop } from '../singleTrack.js';
 import type { ClampState, ForkState, SteeredState } from '../states.js';
 import { axisStations, axisUp, clampFork, forkOf, onAxis, type Hung } from '../steeringAxis.js';
-import { clampPictures, forkPictures, steeredPictures } from '../pictures/frontEnd.js';
+import { clampPictures, forkPictures, HEAD_ANGLE_DRAWN, steeredPictures } from '../pictures/frontEnd.js';
 
 /** The axis, the wheel that turns about it, and how trail follows: the same for every way to hang the wheel. */
 export function steeredFront<S extends SteeredState>(hung: (state: S) => Hung, letGo: readonly string[]) {
@@ -142,6 +142,8 @@ export const headTubeEntries: readonly Dimension[] = [
   }),
 ];
 
+/** The wheel in a fork with its steering axis. */
+export const forkWheel = (s: ForkState): SteeredWheel => front.steered(s)[0]!;
 const front = steeredFront<ForkState>(forkOf, ['forkOffset', 'headAngle']);
 
 /** One wheel in a fork: bicycles, scooters, trikes with one front wheel. */
@@ -197,15 +199,7 @@ export const forkFront: Assembly = assembly<ForkState>({
     }),
   },
   drawn: [
-    {
-      id: 'headAngle',
-      view: 'side',
-      as: 'angle',
-      at: 'axisGround',
-      from: 180,
-      turn: (value) => 180 - value,
-      radius: 190,
-    },
+    HEAD_ANGLE_DRAWN,
     ...front.drawn,
     { id: 'axleToCrown', view: 'side', as: 'aligned', from: 'frontAxle', to: 'crown', off: -64, share: 0.52 },
     { id: 'forkOffset', view: 'side', as: 'aligned', from: 'axleFoot', to: 'frontAxle', off: 0 },

@@ -1,12 +1,13 @@
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
-import type { Compression, State } from '../dimension.js';
+import { lengthBothWays } from '../../units/length.js';
+import type { Compression, Refusal, State } from '../dimension.js';
 import { travelPictures } from '../pictures/travel.js';
 import { levelled } from '../pitch.js';
 import { fullTravel, unladen } from '../springs.js';
 import type { TravelState } from '../states.js';
 
 /** Travel and sag of both ends, and what unladen and full travel make of the steering. */
-export function travel({ front }: Assembly, { rearAxle }: Assembly): Assembly {
+export function travel({ front }: Assembly, { rearAxle, start: rearStart }: Assembly): Assembly {
   if (!front || !rearAxle) throw new Error('Travel needs a front and a rear end.');
   const { lean, axle, pitched } = front;
   const at = (s: TravelState, compression: Compression) => {
@@ -65,15 +66,39 @@ export function travel({ front }: Assembly, { rearAxle }: Assembly): Assembly {
       ]),
     ],
     pictured: [travelPictures(axle, rearAxle, lean.id)],
-    refuse: (known) =>
-      (['front', 'rear'] as const).flatMap((which) => {
-        const [most, sag] = [known[`${which}Travel`], known[`${which}Sag`]];
-        return most !== undefined && sag !== undefined && sag > most + 1e-6
-          ? [`${which}Sag`, `${which}Travel`].map((where) => ({
-              where,
-              message: `The ${which} end cannot sag further than its travel of ${most.toFixed(1)} mm.`,
-            }))
-          : [];
-      }),
+    refuse: (known) => [...sagsTooFar(known), ...swingsTooFar(known, rearAxle, rearStart)],
   });
+}
+
+const sagsTooFar = (known: Partial<TravelState>): readonly Refusal[] =>
+  (['front', 'rear'] as const).flatMap((which) => {
+    const [most, sag] = [known[`${which}Travel`], known[`${which}Sag`]];
+    return most !== undefined && sag !== undefined && sag > most + 1e-6
+      ? [`${which}Sag`, `${which}Travel`].map((where) => ({
+          where,
+          message: `The ${which} end cannot sag further than its travel of ${lengthBothWays(most)}.`,
+        }))
+      : [];
+  });
+
+/** An axle that swings about a pivot goes no higher and no lower than the arm is long. */
+function swingsTooFar(
+  known: Partial<TravelState>,
+  rearAxle: NonNullable<Assembly['rearAxle']>,
+  rearStart: State,
+): readonly Refusal[] {
+  const { rearTravel, rearSag, frontTravel = 0, frontSag = 0 } = known;
+  const entries = known as Partial<State>;
+  if (rearTravel === undefined || rearSag === undefined) return [];
+  if (['rearRadius', ...Object.keys(rearStart)].some((id) => entries[id] === undefined)) return [];
+  const springs = { rearTravel, rearSag, frontTravel, frontSag };
+  const reaches = [unladen(springs), fullTravel(springs)].every(({ rear }) =>
+    Number.isFinite(rearAxle(known as unknown as State, rear).x),
+  );
+  return reaches
+    ? []
+    : ['rearTravel', 'rearSag'].map((where) => ({
+        where,
+        message: `The rear axle swings about a pivot: it cannot travel ${lengthBothWays(rearTravel)} with an arm or chainstay of this length. Shorten the travel or lengthen the arm.`,
+      }));
 }

@@ -1,6 +1,6 @@
 import type { ClampState, SteeredState } from '../states.js';
 import { axisStations, clampFork, onAxis, type Hung } from '../steeringAxis.js';
-import type { Place, State } from '../dimension.js';
+import type { Drawn, Place, State } from '../dimension.js';
 import { trail } from '../singleTrack.js';
 import { toRadians } from '../../units/angle.js';
 import type { Vector } from '../../vector/vector.js';
@@ -25,6 +25,17 @@ export const steeredPictures = <S extends SteeredState>(hung: (state: S) => Hung
     ],
   );
 
+/** Read from the ground, rearwards-up: on the sheet of bicycles, a picture beside the rake of motorcycles. */
+export const HEAD_ANGLE_DRAWN: Drawn = {
+  id: 'headAngle',
+  view: 'side',
+  as: 'angle',
+  at: 'axisGround',
+  from: 180,
+  turn: (value) => 180 - value,
+  radius: 190,
+};
+
 export const forkPictures = pictured(
   () => ({}),
   [{ id: 'crownAboveFoot', view: 'side', as: 'aligned', from: 'axleFoot', to: 'crown', off: -60 }],
@@ -47,15 +58,7 @@ export const clampPictures = pictured<ClampState>(
     };
   },
   [
-    {
-      id: 'headAngle',
-      view: 'side',
-      as: 'angle',
-      at: 'axisGround',
-      from: 180,
-      turn: (value) => 180 - value,
-      radius: 190,
-    },
+    HEAD_ANGLE_DRAWN,
     { id: 'clampOffset', view: 'side', as: 'aligned', from: 'crown', to: 'clampCentre', off: 0 },
     { id: 'axleLead', view: 'side', as: 'aligned', from: 'tubeFoot', to: 'frontAxle', off: 0 },
     {
