@@ -61,7 +61,7 @@ const CompareList = memo(function CompareList({
           .find(({ label }) => label === compared.label || label.startsWith(`${compared.label},`))?.value ??
         'none');
   return (
-    <span className="inline-flex items-center gap-2">
+    <span className="inline-flex items-center gap-2 pl-4">
       <span className="caption">compared with</span>
       <Choice
         label="Compare with"
