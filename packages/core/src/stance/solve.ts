@@ -23,9 +23,13 @@ interface Unknowns {
 }
 
 const TOLERANCE = 1e-9;
-const ITERATIONS = 60;
-/** From a far start a solution is come to in a few steps, or given up. */
-const FAR_ITERATIONS = 10;
+/** How long a solution is sought: from near by, at any cost; from afar it is come to in a few whole steps, or given up. */
+interface Patience {
+  readonly iterations: number;
+  readonly leastFactor: number;
+}
+const NEAR_BY: Patience = { iterations: 60, leastFactor: 1e-6 };
+const FROM_AFAR: Patience = { iterations: 8, leastFactor: 0.2 };
 
 /**
  * Finds the state in which every held dimension has its value, and evaluates all that follow.
@@ -87,17 +91,16 @@ export function unknownsOf(kind: Kind, held: Held): Unknowns {
 }
 
 /**
- * Other states that meet the same held dimensions, each within every limit. Looked for from the ends of the free
- * entries' limits, so that one may be missed; one that is given is real.
+ * Other states that meet the same held dimensions, each within every limit. Looked for from far values of the free
+ * entries that bend the held dimensions most, so that one may be missed; one that is given is real.
  */
 export function otherSolutions(kind: Kind, held: Held, state: State): State[] {
   const { free, wanted } = unknownsOf(kind, held);
   const found: State[] = [];
-  for (const entry of free) {
-    const [low, high] = limitsOf(kind, entry);
-    for (const share of [0.1, 0.9]) {
-      const from = { ...state, [entry]: low + (high - low) * share };
-      const other = newton(from, free, wanted, held, FAR_ITERATIONS);
+  for (const { entry, low, high } of mostBent(kind, state, free, wanted)) {
+    for (const value of [low, high]) {
+      const from = { ...state, [entry]: value };
+      const other = newton(from, free, wanted, held, FROM_AFAR);
       if (!other.met || outsideEntry(kind, other.state, free) || kind.refuse(other.state).length > 0)
         continue;
       const known = [state, ...found].some((each) =>
@@ -107,6 +110,35 @@ export function otherSolutions(kind: Kind, held: Held, state: State): State[] {
     }
   }
   return found;
+}
+
+const MOST_BENT = 3;
+
+/**
+ * The entries in which what is wanted is least straight, each with two far values. In an entry in which all is straight a
+ * second solution has no room.
+ */
+function mostBent(kind: Kind, state: State, free: readonly string[], wanted: readonly Dimension[]) {
+  return free
+    .map((entry) => {
+      const [lowest, highest] = limitsOf(kind, entry);
+      const [low, high] = [0.1, 0.9].map((share) => lowest + (highest - lowest) * share) as [number, number];
+      const share = (state[entry]! - low) / (high - low);
+      const bends = wanted.map(({ evaluate }) => {
+        const [a, b] = [evaluate({ ...state, [entry]: low }), evaluate({ ...state, [entry]: high })];
+        return Math.abs(evaluate(state) - (a + (b - a) * share));
+      });
+      // Where a far value gives no figure at all, the entry bends as much as can be.
+      return {
+        entry,
+        low,
+        high,
+        bend: Math.max(...bends.map((bend) => (Number.isFinite(bend) ? bend : 1e9))),
+      };
+    })
+    .filter(({ bend }) => bend > 1e-6)
+    .sort((a, b) => b.bend - a.bend)
+    .slice(0, MOST_BENT);
 }
 
 type Met =
@@ -265,7 +297,7 @@ function newton(
   free: readonly string[],
   wanted: readonly Dimension[],
   held: Held,
-  iterations = ITERATIONS,
+  { iterations, leastFactor }: Patience = NEAR_BY,
 ): { readonly state: State; readonly met: boolean } {
   const residuals = (state: State): number[] =>
     wanted.map((dimension) => dimension.evaluate(state) - held[dimension.id]!);
@@ -278,7 +310,7 @@ function newton(
     let factor = 1;
     let next = moved(state, free, step, factor);
     let nextErrors = residuals(next);
-    while (!(size(nextErrors) < size(errors)) && factor > 1e-6) {
+    while (!(size(nextErrors) < size(errors)) && factor > leastFactor) {
       factor /= 2;
       next = moved(state, free, step, factor);
       nextErrors = residuals(next);
