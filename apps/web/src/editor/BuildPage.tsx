@@ -10,6 +10,7 @@ import { ReadingStrip } from '../readings/ReadingStrip';
 import { StationList } from '../stations/StationList';
 import { Button } from '../parts/Button';
 import { BuildHeader } from './BuildHeader';
+import { Calm } from './Calm';
 import { EditorProvider } from './EditorProvider';
 import { findUnsaved, forgetUnsaved } from './unsaved';
 
@@ -66,14 +67,20 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
   return (
     <EditorProvider build={opened.build} unsaved={opened.unsaved}>
       <div className="flex h-full min-h-0 flex-col max-[900px]:h-auto max-[900px]:min-h-full">
-        <BuildHeader />
+        <Calm>
+          <BuildHeader />
+        </Calm>
         <div className="flex min-h-0 flex-1 max-[900px]:flex-col">
-          <StationList />
+          <Calm>
+            <StationList />
+          </Calm>
           <div className="flex min-h-0 min-w-0 flex-1 flex-col">
             <main className="flex min-h-0 flex-1 max-[900px]:flex-col">
               <Outlet />
             </main>
-            <ReadingStrip />
+            <Calm>
+              <ReadingStrip />
+            </Calm>
           </div>
         </div>
       </div>

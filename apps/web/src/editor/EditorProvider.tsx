@@ -27,6 +27,7 @@ export function EditorProvider({ build, unsaved, children }: Props) {
   const [compared, compareWith] = useState<Compared | undefined>(() => opening(build));
   const [active, setActive] = useState<string>();
   const [piece, setPiece] = useState<string>();
+  const [dragging, setDragging] = useState(false);
   const document = history.present;
 
   const onSaved = useCallback(
@@ -81,6 +82,8 @@ export function EditorProvider({ build, unsaved, children }: Props) {
     setActive,
     piece,
     setPiece,
+    dragging,
+    setDragging,
     replace: (next) => {
       resolve(next);
       onSaved(next);

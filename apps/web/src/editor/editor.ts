@@ -47,6 +47,9 @@ export interface Editor {
   /** The piece in hand, with its end where one is meant: `downTube`, `seatstays:left/end`. */
   readonly piece: string | undefined;
   readonly setPiece: (id: string | undefined) => void;
+  /** True while a point of the drawing is held by the pointer. */
+  readonly dragging: boolean;
+  readonly setDragging: (dragging: boolean) => void;
   /** Goes on with a build as the server has it now. */
   readonly replace: (build: StoredBuild) => void;
 }

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { findKind, type Dimension, type LengthDisplay } from '@larchwood/core';
+import { findKind, type Dimension } from '@larchwood/core';
 import { useEditor, type Editor } from '../editor/editor';
 import { HoldMenu } from '../ledger/HoldMenu';
 import { QuantityField } from '../ledger/QuantityField';
@@ -28,52 +28,61 @@ export function DimensionLabels({ dimensions }: { readonly dimensions: readonly 
         onPointerEnter={() => setActive(id)}
         onPointerLeave={() => setActive(undefined)}
       >
-        <Figure
-          dimension={dimension}
-          value={value}
-          held={id in document.stance.held}
-          units={document.units}
-          edit={edit}
-          setActive={setActive}
-        />
+        {id in document.stance.held ? (
+          <HeldFigure dimension={dimension} value={value} edit={edit} setActive={setActive} />
+        ) : (
+          <FollowingFigure dimension={dimension} />
+        )}
       </div>
     );
   });
 }
 
-interface FigureProps extends Pick<Editor, 'edit' | 'setActive'> {
+interface HeldProps extends Pick<Editor, 'edit' | 'setActive'> {
   readonly dimension: Dimension;
   readonly value: number;
-  readonly held: boolean;
-  readonly units: LengthDisplay;
 }
 
 /** Drawn again only when what it shows changes, not when it moves. */
-const Figure = memo(function Figure({ dimension, value, held, units, edit, setActive }: FigureProps) {
+const HeldFigure = memo(function HeldFigure({ dimension, value, edit, setActive }: HeldProps) {
   const { id, name, quantity } = dimension;
-  if (held)
-    return (
-      <>
-        <Peg held size={13} />
-        <QuantityField
-          field={`stance.held.${id}`}
-          label={`${name} on the drawing`}
-          quantity={quantity}
-          value={value}
-          onCommit={(next) => edit(`stance.held.${id}`, holdDimension(id, next), id)}
-          compact
-          showMessage={false}
-          onActive={(on) => setActive(on ? id : undefined)}
-        />
-      </>
-    );
+  return (
+    <>
+      <Peg held size={13} />
+      <QuantityField
+        field={`stance.held.${id}`}
+        label={`${name} on the drawing`}
+        quantity={quantity}
+        value={value}
+        onCommit={(next) => edit(`stance.held.${id}`, holdDimension(id, next), id)}
+        compact
+        showMessage={false}
+        onActive={(on) => setActive(on ? id : undefined)}
+      />
+    </>
+  );
+});
+
+/** The menu stays as it is; only the figure inside it is drawn again. */
+const FollowingFigure = memo(function FollowingFigure({ dimension }: { readonly dimension: Dimension }) {
   return (
     <HoldMenu
       dimension={dimension}
-      label={`Hold ${name}, on the drawing`}
+      label={`Hold ${dimension.name}, on the drawing`}
       className="min-h-6 border border-transparent px-1 text-quiet hover:border-larch"
     >
-      {quantity === 'angle' ? <Angle degrees={value} /> : <Length mm={value} display={units} unit={false} />}
+      <Following dimension={dimension} />
     </HoldMenu>
   );
 });
+
+function Following({ dimension: { id, quantity } }: { readonly dimension: Dimension }) {
+  const { document, plan } = useEditor();
+  const value = plan?.stance.values[id];
+  if (value === undefined) return null;
+  return quantity === 'angle' ? (
+    <Angle degrees={value} />
+  ) : (
+    <Length mm={value} display={document.units} unit={false} />
+  );
+}

@@ -1,4 +1,5 @@
 import type { DrawnDimension } from './dimensions';
+import { tenth } from './outline';
 import type { Pixel } from './view';
 
 interface Props {
@@ -36,7 +37,7 @@ export function DimensionLines({ dimensions, held, active }: Props) {
   );
 }
 
-const at = ([x, y]: Pixel): string => `${x.toFixed(1)} ${y.toFixed(1)}`;
+const at = ([x, y]: Pixel): string => `${tenth(x)} ${tenth(y)}`;
 const segment = ([a, b]: readonly [Pixel, Pixel]): string => `M${at(a)}L${at(b)}`;
 const tick = ([x, y]: Pixel): string =>
   segment([
@@ -56,6 +57,6 @@ function endsOf(line: DrawnDimension['line']): readonly [Pixel, Pixel] {
 function linePath(line: DrawnDimension['line']): string {
   const [from, to] = endsOf(line);
   if (line.as === 'straight') return segment([from, to]);
-  const r = line.radius.toFixed(1);
+  const r = tenth(line.radius);
   return `M${at(from)}A${r} ${r} 0 0 ${line.to > line.from ? 0 : 1} ${at(to)}`;
 }

@@ -24,7 +24,7 @@ interface Resisting {
 
 /** Points of the drawing that can be dragged, or nudged with the arrow keys. What is held gives way where it may, else says so. */
 export function Handles({ view }: { readonly view: View }) {
-  const { document, plan, edit, settle } = useEditor();
+  const { document, plan, edit, settle, setDragging } = useEditor();
   const [resisting, setResisting] = useState<Resisting>();
   const grip = useRef<Grip>(undefined);
   const waiting = useRef<Pixel>(undefined);
@@ -53,6 +53,7 @@ export function Handles({ view }: { readonly view: View }) {
     const { left, top } = event.currentTarget.parentElement!.getBoundingClientRect();
     const off: Pixel = [event.clientX - left - at[0], event.clientY - top - at[1]];
     grip.current = { handle, view, hold, sheet: [left, top], off };
+    setDragging(true);
     setResisting(undefined);
   };
   const move = (event: PointerEvent<HTMLButtonElement>) => {
@@ -66,6 +67,7 @@ export function Handles({ view }: { readonly view: View }) {
     if (!grip.current) return;
     if (waiting.current) follow();
     grip.current = undefined;
+    setDragging(false);
     settle();
   };
   const nudge = (event: KeyboardEvent, handle: Handle) => {

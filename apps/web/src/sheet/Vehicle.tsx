@@ -12,18 +12,20 @@ import {
   type Vector,
 } from '@larchwood/core';
 import { memberOf } from '../editor/editor';
-import { isEndOn, pathOf, pieceOutline } from './outline';
+import { isEndOn, pathOf, pieceOutline, tenth } from './outline';
 import type { Pixel, View } from './view';
 
 interface Props {
   readonly plan: Plan;
   readonly view: View;
+  /** While it is dragged, chain lines are plain ones: dashes take long to draw. */
+  readonly moving?: boolean;
   readonly selected?: string | undefined;
   readonly onSelect?: (piece: string) => void;
 }
 
 /** Wheels, fork, seat and floor; and the cut tubes where there are some, else the lines they will follow. */
-export function Vehicle({ plan, view, selected, onSelect }: Props) {
+export function Vehicle({ plan, view, moving = false, selected, onSelect }: Props) {
   const kind = findKind(plan.kind);
   const framed = view.name === 'side' && plan.frame.pieces.length > 0;
   return (
@@ -37,9 +39,10 @@ export function Vehicle({ plan, view, selected, onSelect }: Props) {
             line={line}
             points={plan.stance.points}
             view={view}
+            moving={moving}
           />
         ))}
-      {framed && <Frame plan={plan} view={view} selected={selected} onSelect={onSelect} />}
+      {framed && <Frame plan={plan} view={view} moving={moving} selected={selected} onSelect={onSelect} />}
     </g>
   );
 }
@@ -69,7 +72,7 @@ export const Ghost = memo(function Ghost({
   return (
     <g fill="none" stroke={colour} strokeDasharray={dashes} strokeLinecap="round" strokeWidth="1.1">
       {wheels.map((wheel) => (
-        <path key={wheel.id} d={pathOf(wheelOutline(wheel, view))} />
+        <path key={wheel.id} d={wheelPath(wheel, view)} />
       ))}
       {shown.map(({ id, start, end }) => (
         <line
@@ -93,10 +96,12 @@ export const Ghost = memo(function Ghost({
 });
 const NO_PIECES: readonly Piece[] = [];
 
+/** ISO 128: the chain line of an axis. */
+const CHAIN = '12 3 2 3';
 const lineOf = ([ax, ay]: Pixel, [bx, by]: Pixel): string =>
-  `M${ax.toFixed(1)} ${ay.toFixed(1)}L${bx.toFixed(1)} ${by.toFixed(1)}`;
+  `M${tenth(ax)} ${tenth(ay)}L${tenth(bx)} ${tenth(by)}`;
 
-function Frame({ plan, view, selected, onSelect }: Props) {
+function Frame({ plan, view, moving = false, selected, onSelect }: Props) {
   const pieces = shown(plan);
   return (
     <>
@@ -139,7 +144,7 @@ function Frame({ plan, view, selected, onSelect }: Props) {
           .join('')}
         stroke="var(--quiet)"
         strokeWidth="0.8"
-        strokeDasharray="12 3 2 3"
+        strokeDasharray={moving ? undefined : CHAIN}
         pointerEvents="none"
       />
     </>
@@ -163,7 +168,7 @@ function Wheels({ wheels, view }: { readonly wheels: readonly StandingWheel[]; r
       return (
         <g key={wheel.id} fill="none">
           <path
-            d={pathOf(wheelOutline(wheel, view))}
+            d={wheelPath(wheel, view)}
             strokeWidth="1.5"
             fill={view.name === 'side' ? 'none' : 'var(--paper)'}
           />
@@ -186,6 +191,13 @@ const nearness = ({ centre: [x, y, z] }: StandingWheel, { name }: View): number 
   name === 'side' ? -y : name === 'plan' ? z : x;
 
 const ROUND = 72;
+
+/** A wheel's outline as a path: a circle where it is seen square on. */
+function wheelPath(wheel: StandingWheel, view: View): string {
+  if (view.name !== 'side' || Math.abs(wheel.spindle[1]) < 0.9999) return pathOf(wheelOutline(wheel, view));
+  const [[x, y], r] = [view.at(wheel.centre), tenth(wheel.radius * view.scale)];
+  return `M${tenth(x) - r} ${tenth(y)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
+}
 
 /** Outline of a wheel taken as a plain cylinder, seen in the view: the hull of its two rims. */
 export function wheelOutline({ centre, spindle, radius, width }: StandingWheel, view: View): Pixel[] {
@@ -216,10 +228,12 @@ function Line({
   line,
   points,
   view,
+  moving,
 }: {
   readonly line: OutlineLine;
   readonly points: Points;
   readonly view: View;
+  readonly moving: boolean;
 }) {
   const [a, b] = [points[line.from], points[line.to]];
   if (!a || !b) return null;
@@ -246,7 +260,7 @@ function Line({
         d={`M${ax} ${ay}L${bx + (bx - ax) * on} ${by + (by - ay) * on}`}
         stroke="var(--larch)"
         strokeWidth="1.1"
-        strokeDasharray="14 4 3 4"
+        strokeDasharray={moving ? undefined : '14 4 3 4'}
       />
     );
   }
@@ -262,6 +276,6 @@ function Line({
   }
   if (line.as === 'seat') return <path d={d} stroke="var(--steel)" strokeWidth="3.5" strokeLinecap="round" />;
   if (line.as === 'axle')
-    return <path d={d} stroke="var(--quiet)" strokeWidth="1" strokeDasharray="12 3 2 3" />;
+    return <path d={d} stroke="var(--quiet)" strokeWidth="1" strokeDasharray={moving ? undefined : CHAIN} />;
   return <path d={d} strokeWidth="2.2" strokeLinecap="round" />;
 }

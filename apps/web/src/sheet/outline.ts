@@ -1,7 +1,8 @@
 import { edgePoint, type EndCut, type Piece, type PieceCut, type Vector } from '@larchwood/core';
 import type { Pixel, View } from './view';
 
-const STEP = 5;
+/** Degrees from one point of a cut edge to the next: finer is not seen on the sheet. */
+const STEP = 10;
 
 /** Outline of a cut tube as seen from the right, with the curves of its copes. */
 export function pieceOutline(cut: PieceCut, view: View): Pixel[] {
@@ -28,5 +29,10 @@ function nearEdge(end: EndCut, view: View): Pixel[] {
 /** A tube across the vehicle is seen end on. */
 export const isEndOn = (piece: Piece): boolean => Math.abs(piece.direction[1]) > 0.98;
 
-export const pathOf = (points: readonly Pixel[]): string =>
-  `M${points.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`;
+export const pathOf = (points: readonly Pixel[]): string => {
+  let path = '';
+  for (const [x, y] of points) path += `${path === '' ? 'M' : 'L'}${tenth(x)} ${tenth(y)}`;
+  return `${path}Z`;
+};
+/** A tenth of a pixel is fine enough, and quicker to write than a fixed number of digits. */
+export const tenth = (pixels: number): number => Math.round(pixels * 10) / 10;

@@ -16,7 +16,7 @@ export const VIEW_AXES: Readonly<Record<ViewName, readonly [0 | 1 | 2, 0 | 1 | 2
 };
 /** Dragged values come to whole millimetres and tenths of a degree; finer ones are typed. */
 /** Nearer than this to where it is wanted, mm, a point is let be: the values are rounded more coarsely. */
-const NEAR_ENOUGH = 0.05;
+const NEAR_ENOUGH = 0.3;
 const GRAIN = { length: 1, angle: 0.1 } as const;
 
 /** A point taken hold of: what gives way to it, found once for the whole drag. */

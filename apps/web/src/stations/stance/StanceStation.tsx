@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import { findKind, type Kind, type Plan, type ViewName } from '@larchwood/core';
 import { SteeringSweep } from '../../charts/SteeringSweep';
 import { WhatIf } from '../../charts/WhatIf';
+import { Calm } from '../../editor/Calm';
 import { useEditor, useKind } from '../../editor/editor';
 import { differs } from '../../ledger/differs';
 import { DimensionRow } from '../../ledger/DimensionRow';
@@ -76,7 +77,9 @@ export function StanceStation() {
           />
         </Tabs.Content>
       </Tabs.Root>
-      <StancePanel kind={kind} />
+      <Calm>
+        <StancePanel kind={kind} />
+      </Calm>
     </>
   );
 }
@@ -115,7 +118,7 @@ interface SheetProps {
 
 /** The drawing with its dimensions, its handles, and ghosts behind it. */
 function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
-  const { compared } = useEditor();
+  const { compared, dragging } = useEditor();
   const isOther =
     compared &&
     kind.dimensions.some((dimension) => {
@@ -180,7 +183,7 @@ function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
                 dashes={index === 0 ? '9 4' : '1.500 4'}
               />
             ))}
-          <Vehicle plan={plan} view={view} />
+          <Vehicle plan={plan} view={view} moving={dragging} />
         </>
       )}
       overlay={(view) => (
