@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { findKind, type Dimension } from '@larchwood/core';
+import { findKind, type Dimension, type LengthDisplay } from '@larchwood/core';
 import { useEditor, type Editor } from '../editor/editor';
 import { HoldMenu } from '../ledger/HoldMenu';
 import { QuantityField } from '../ledger/QuantityField';
@@ -10,7 +10,7 @@ import type { DrawnDimension } from './dimensions';
 
 /** The figures on the drawing: held ones are fields, following ones plain. */
 export function DimensionLabels({ dimensions }: { readonly dimensions: readonly DrawnDimension[] }) {
-  const { document, plan, edit, active, setActive } = useEditor();
+  const { document, plan, edit, active, setActive, dragging } = useEditor();
   const kind = findKind(document.kind);
   if (!plan || !kind) return null;
   return dimensions.map(({ id, label: [x, y] }) => {
@@ -28,7 +28,14 @@ export function DimensionLabels({ dimensions }: { readonly dimensions: readonly 
         onPointerEnter={() => setActive(id)}
         onPointerLeave={() => setActive(undefined)}
       >
-        {id in document.stance.held ? (
+        {dragging ? (
+          <PlainFigure
+            dimension={dimension}
+            value={value}
+            held={id in document.stance.held}
+            units={document.units}
+          />
+        ) : id in document.stance.held ? (
           <HeldFigure dimension={dimension} value={value} edit={edit} setActive={setActive} />
         ) : (
           <FollowingFigure dimension={dimension} />
@@ -37,6 +44,30 @@ export function DimensionLabels({ dimensions }: { readonly dimensions: readonly 
     );
   });
 }
+
+/** While a point is dragged nothing can be typed: plain figures in the fields' places cost the drawing less. */
+const PlainFigure = memo(function PlainFigure({
+  dimension: { quantity },
+  value,
+  held,
+  units,
+}: {
+  readonly dimension: Dimension;
+  readonly value: number;
+  readonly held: boolean;
+  readonly units: LengthDisplay;
+}) {
+  const figure =
+    quantity === 'angle' ? <Angle degrees={value} /> : <Length mm={value} display={units} unit={false} />;
+  return (
+    <>
+      {held && <Peg held size={13} />}
+      <span className={`flex min-h-6 items-center px-1.5 ${held ? 'font-semibold' : 'text-quiet'}`}>
+        {figure}
+      </span>
+    </>
+  );
+});
 
 interface HeldProps extends Pick<Editor, 'edit' | 'setActive'> {
   readonly dimension: Dimension;
