@@ -40,6 +40,7 @@ export async function applicationInChromium(): Promise<void> {
     const open = `/builds/${builds.find(({ name }) => name === DRAGS[0][0])!.id}/stance`;
     const page = await firstView(browser, 'open build', open, 'input[aria-label="Head angle, degrees"]');
     await keyToRedraw(page);
+    await page.context().close();
     for (const [name, handle] of DRAGS) {
       const build = builds.find((each) => each.name === name);
       if (build) await dragFrames(browser, build, handle);
