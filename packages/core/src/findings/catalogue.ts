@@ -25,13 +25,18 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
   }),
   'wheels-overlap': ({ mm }) => ({
     title: 'The wheels overlap',
-    text: `The wheelbase is ${mm('overlap')} shorter than the two wheel radii.`,
-    remedies: ['Lengthen the reach, the wheelbase or the front centre'],
+    text: `A front and a rear tyre stand ${mm('overlap')} in each other.`,
+    remedies: ['Lengthen the wheelbase, or what it follows from', 'Choose smaller wheels'],
   }),
   'trail-negative': ({ mm }) => ({
     title: 'Negative trail',
     text: `${mm('value')}: the contact patch lies ahead of the steering axis and the front wheel wants to swing round.`,
     remedies: ['Take fork offset away', 'Make the head angle slacker'],
+  }),
+  'caster-trail-negative': ({ mm }) => ({
+    title: 'Negative caster trail',
+    text: `${mm('value')}: the contact patch lies ahead of the steering axis and the wheels want to swing round.`,
+    remedies: ['Give more caster', 'Take spindle offset away'],
   }),
   'offset-behind': ({ mm }) => ({
     title: 'Fork offset behind the axis',

@@ -14,9 +14,11 @@ export const VIEW_AXES: Readonly<Record<ViewName, readonly [0 | 1 | 2, 0 | 1 | 2
   plan: [0, 1],
   front: [1, 2],
 };
-/** Dragged values come to whole millimetres and tenths of a degree; finer ones are typed. */
 /** Nearer than this to where it is wanted, mm, a point is let be: the values are rounded more coarsely. */
 const NEAR_ENOUGH = 0.3;
+/** A step that moves the point by less, mm, is none: what gives way moves it no nearer. */
+const NO_STEP = 0.01;
+/** Dragged values come to whole millimetres and tenths of a degree; finer ones are typed. */
 const GRAIN = { length: 1, angle: 0.1 } as const;
 
 /** A point taken hold of: what gives way to it, found once for the whole drag. */
@@ -85,8 +87,10 @@ export function pullTo({ kind, held, near, start, at, movers, moves }: Hold, tar
       stopped = refused.ok ? undefined : refused.refusals[0]?.message;
       break;
     }
+    const moved = Math.hypot(reached[0] - place[0], reached[1] - place[1]);
     values = next;
     place = reached;
+    if (moved < NO_STEP) break;
   }
   const rounded = { ...values };
   for (const { dimension } of movers) {
@@ -116,10 +120,12 @@ function moversOf(
     const dimension = kind.dimensions.find((each) => each.id === id);
     if (!dimension || !(id in held) || movers.length === 2) continue;
     const h = 1e-3;
-    const ahead = at({ ...held, [id]: held[id]! + h }) ?? at({ ...held, [id]: held[id]! - h });
-    if (!ahead) continue;
-    const sign = at({ ...held, [id]: held[id]! + h }) ? 1 : -1;
-    const effect = [(sign * (ahead[0] - start[0])) / h, (sign * (ahead[1] - start[1])) / h] as const;
+    // At a limit only one side can be.
+    const ahead = at({ ...held, [id]: held[id]! + h });
+    const reached = ahead ?? at({ ...held, [id]: held[id]! - h });
+    if (!reached) continue;
+    const step = ahead ? h : -h;
+    const effect = [(reached[0] - start[0]) / step, (reached[1] - start[1]) / step] as const;
     const size = Math.hypot(...effect);
     if (size < 1e-6) continue;
     const first = movers[0];
