@@ -13,7 +13,7 @@ interface Props {
   readonly about?: string;
   /** How a value on each axis reads. */
   readonly across: { readonly name: string; readonly text: (value: number) => string };
-  readonly up: { readonly text: (value: number) => string };
+  readonly up: { readonly text: (value: number) => string; readonly unit?: string };
   readonly series: readonly Series[];
   readonly band?: { readonly low: number; readonly high: number } | undefined;
   readonly present?: readonly [x: number, y: number] | undefined;
@@ -23,7 +23,7 @@ interface Props {
   readonly last?: boolean;
 }
 
-const ROOM = { left: 62, right: 84, top: 38, bottom: 8 };
+const ROOM = { left: 62, right: 104, top: 38, bottom: 8 };
 const AXIS = 34;
 
 /** One quantity against another: hairlines, the usual band as a box, the line in ink, the present point as a mark. */
@@ -164,6 +164,12 @@ export function Chart({ title, about, across, up, series, band, present, at, onA
                   fill="var(--ink)"
                 >
                   {up.text(value)}
+                  {up.unit !== undefined && (
+                    <tspan fontSize="11" fontWeight="400" fill="var(--quiet)">
+                      {' '}
+                      {up.unit}
+                    </tspan>
+                  )}
                 </text>
               )}
               {series.length > 1 && end && (

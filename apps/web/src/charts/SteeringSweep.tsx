@@ -1,10 +1,11 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { formatAngle, steeringSweep, type Plan } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
-import { axisText } from './axisText';
+import { axisText, axisUnit } from './axisText';
 import { Chart } from './Chart';
 
 const LOCK = 45;
+const LENGTH = { quantity: 'length' } as const;
 const degrees = (value: number) => formatAngle(value, Number.isInteger(value) ? 0 : 1);
 
 /** Camber, drop of the contact patch and trail through the sweep of the steering, by exact rotation. */
@@ -16,11 +17,10 @@ export function SteeringSweep({ plan: newest }: { readonly plan: Plan }) {
   const swept = useMemo(() => (wheel ? steeringSweep(wheel, -LOCK, LOCK, 1) : []), [wheel]);
   if (!wheel) return null;
   const pair = plan.stance.steered.length > 1;
-  const length = axisText({ quantity: 'length' }, document.units);
+  const length = { text: axisText(LENGTH, document.units), ...axisUnit(LENGTH, document.units) };
   const common = { across: { name: 'steer', text: degrees }, at, onAt: setAt };
   const of = (read: (point: (typeof swept)[number]) => number) =>
     swept.map((point) => [point.steer, read(point)] as const);
-  const shared = { present: undefined };
   return (
     <div className="flex h-full min-h-80 flex-col bg-sheet">
       <p className="px-4 pt-3">
@@ -34,7 +34,6 @@ export function SteeringSweep({ plan: newest }: { readonly plan: Plan }) {
       </p>
       <Chart
         {...common}
-        {...shared}
         title={pair ? 'Camber' : 'Lean of the wheel'}
         about={pair ? 'top outward positive' : 'top to the left positive'}
         up={{ text: (value) => formatAngle(value, 1) }}
@@ -42,18 +41,16 @@ export function SteeringSweep({ plan: newest }: { readonly plan: Plan }) {
       />
       <Chart
         {...common}
-        {...shared}
         title="Contact patch drop"
         about="down positive: it lifts that corner"
-        up={{ text: length }}
+        up={length}
         series={[{ name: 'drop', points: of(({ drop }) => drop) }]}
       />
       <Chart
         {...common}
-        {...shared}
         title="Trail"
         about="along the wheel’s heading"
-        up={{ text: length }}
+        up={length}
         series={[{ name: 'trail', points: of(({ trail }) => trail) }]}
         last
       />

@@ -3,7 +3,7 @@ import { findKind, weightsOf, whatIf, type Dimension, type Kind, type Plan } fro
 import { useEditor } from '../editor/editor';
 import { Choice } from '../parts/Choice';
 import { Measure } from '../parts/Figure';
-import { axisText } from './axisText';
+import { axisText, axisUnit } from './axisText';
 import { Chart } from './Chart';
 
 const POINTS = 48;
@@ -60,10 +60,10 @@ export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
             <Chart
               title=""
               across={{
-                name: across.quantity === 'angle' ? '' : document.units.length === 'mm' ? 'mm' : 'in',
+                name: axisUnit(across, document.units).unit ?? '',
                 text,
               }}
-              up={{ text: axisText(dimension, document.units) }}
+              up={{ text: axisText(dimension, document.units), ...axisUnit(dimension, document.units) }}
               series={[
                 { name: dimension.name, points: points.map(({ across: x, values }) => [x, values?.[id]]) },
               ]}
@@ -86,7 +86,7 @@ export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
         );
       })}
       <p className="caption px-4 pb-2">
-        Green: the usual band. Dot: this build. A gap: no vehicle comes of it.
+        Box: the usual band. Dot: this build. A gap: no vehicle comes of it.
       </p>
     </div>
   );

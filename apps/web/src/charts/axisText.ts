@@ -7,3 +7,10 @@ export const axisText =
     quantity === 'angle'
       ? formatAngle(value, digits)
       : formatLength(value, display, display.length === 'mm' ? digits : 2, true);
+
+/** The unit beside a figure of the axis; angles carry theirs. */
+export const axisUnit = (
+  { quantity }: Pick<Dimension, 'quantity'>,
+  display: LengthDisplay,
+): { readonly unit?: string } =>
+  quantity === 'angle' ? {} : { unit: display.length === 'mm' ? 'mm' : 'in' };
