@@ -233,3 +233,31 @@ for (const kind of ['Bicycle', 'Motorcycle', 'Delta trike', 'Off-road kart or bu
     }
   });
 }
+
+test('while a point is dragged the figures keep up, and leaving in the middle ends it', async ({ page }) => {
+  await newBrief(page, 'Kept up', { kind: 'Tadpole trike' });
+  await station(page, 'Stance');
+  const seat = page.getByRole('complementary').getByLabel('Seat height, mm', { exact: true });
+  // Edited before, so that a stale figure would show.
+  await seat.fill('300');
+  await page.keyboard.press('Enter');
+  const box = (await grip(page, 'seat').boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await expect(page.getByLabel('Seat height on the drawing, mm')).toBeHidden();
+  await expect(seat).toHaveValue('300');
+  await page.mouse.move(x, y - 20, { steps: 4 });
+  await expect.poll(async () => Number(await seat.inputValue())).toBeGreaterThan(315);
+  // Another view with the button still pressed: its figures are fields, and nothing moves any more.
+  await page.keyboard.press('Escape');
+  await page.getByRole('tab', { name: 'Side' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByLabel('Front track on the drawing, mm')).toBeVisible();
+  const before = await seat.inputValue();
+  await page.mouse.move(x, y - 80, { steps: 4 });
+  await page.mouse.up();
+  expect(await seat.inputValue()).toBe(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(seat).toHaveValue('300');
+});

@@ -11,6 +11,12 @@ const PAUSE = 160;
 export function Calm({ children }: { readonly children: ReactNode }) {
   const editor = useEditor();
   const [shown, setShown] = useState(editor);
+  const [dragging, setDragging] = useState(editor.dragging);
+  // A drag sets out from the figures as they are at its first moment.
+  if (dragging !== editor.dragging) {
+    setDragging(editor.dragging);
+    setShown(editor);
+  }
   const newest = useRef(editor);
   useEffect(() => {
     newest.current = editor;

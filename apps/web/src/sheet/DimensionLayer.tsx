@@ -3,6 +3,7 @@ import { useEditor } from '../editor/editor';
 import { DimensionLabels } from './DimensionLabels';
 import { DimensionLines } from './DimensionLines';
 import { placeDimensions } from './place';
+import { SheetLayer } from './SheetLayer';
 import type { View } from './view';
 
 /** A kind's dimensions over its drawing: their lines, and their figures as fields. */
@@ -19,14 +20,9 @@ export function DimensionLayer({
   const dimensions = placeDimensions(kind, plan, view);
   return (
     <>
-      <svg
-        width={view.width}
-        height={view.height}
-        className="pointer-events-none absolute inset-0"
-        aria-hidden
-      >
+      <SheetLayer view={view}>
         <DimensionLines dimensions={dimensions} held={(id) => id in plan.stance.held} active={active} />
-      </svg>
+      </SheetLayer>
       <DimensionLabels dimensions={dimensions} />
     </>
   );

@@ -1,10 +1,20 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { X } from 'lucide-react';
-import { findKind, pullTo, takeHold, VIEW_AXES, type Handle, type Hold, type Kind } from '@larchwood/core';
+import {
+  findKind,
+  nameInText,
+  pullTo,
+  takeHold,
+  VIEW_AXES,
+  type Handle,
+  type Hold,
+  type Kind,
+} from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { LetGo } from '../ledger/LetGo';
 import { holdAll } from '../stations/stance/hold';
 import { GRIP, placeGrips } from './place';
+import { SheetLayer } from './SheetLayer';
 import type { Pixel, View } from './view';
 
 interface Grip {
@@ -28,6 +38,14 @@ export function Handles({ view }: { readonly view: View }) {
   const [resisting, setResisting] = useState<Resisting>();
   const grip = useRef<Grip>(undefined);
   const waiting = useRef<Pixel>(undefined);
+  // Another view or station in the middle of a drag ends it.
+  useEffect(
+    () => () => {
+      setDragging(false);
+      settle();
+    },
+    [setDragging, settle],
+  );
   const kind = findKind(document.kind);
   if (!plan || !kind) return null;
   const near = document.stance.near ?? {};
@@ -83,23 +101,18 @@ export function Handles({ view }: { readonly view: View }) {
 
   return (
     <>
-      <svg
-        width={view.width}
-        height={view.height}
-        className="pointer-events-none absolute inset-0"
-        aria-hidden
-      >
+      <SheetLayer view={view}>
         <path
           d={grips.map(({ at, grip: [x, y] }) => `M${at[0]} ${at[1]}L${x} ${y}`).join('')}
           stroke="var(--larch)"
           strokeDasharray="2 2"
         />
-      </svg>
+      </SheetLayer>
       {grips.map(({ handle, at, grip: [x, y] }) => (
         <button
           key={handle.point}
           type="button"
-          aria-label={`Drag ${handle.name.toLowerCase()}`}
+          aria-label={`Drag ${nameInText(handle.name)}`}
           title={`${handle.name}: drag, or nudge with the arrow keys`}
           className="group absolute top-0 left-0 flex size-[26px] cursor-grab touch-none items-center justify-center active:cursor-grabbing"
           style={{ transform: `translate(${(x - GRIP / 2).toFixed(1)}px, ${(y - GRIP / 2).toFixed(1)}px)` }}
@@ -107,6 +120,7 @@ export function Handles({ view }: { readonly view: View }) {
           onPointerMove={move}
           onPointerUp={letGo}
           onPointerCancel={letGo}
+          onLostPointerCapture={letGo}
           onKeyDown={(event) => nudge(event, handle)}
           onBlur={settle}
         >

@@ -1,6 +1,7 @@
 import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Plan, ViewName } from '@larchwood/core';
 import { formatLength, INCH } from '@larchwood/core';
+import { SheetLayer } from './SheetLayer';
 import { barLength, fitView, NARROW, vehicleExtent, type Extent, type View } from './view';
 
 interface Props {
@@ -73,11 +74,7 @@ export function Sheet({
           y={view.y(0)}
           ground={ground}
         />
-        {behind && (
-          <svg width={size.width} height={size.height} className="absolute inset-0" aria-hidden>
-            {behind(view)}
-          </svg>
-        )}
+        {behind && <SheetLayer view={view}>{behind(view)}</SheetLayer>}
       </div>
       <svg
         width={size.width}

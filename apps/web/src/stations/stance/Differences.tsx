@@ -78,7 +78,7 @@ const CompareList = memo(function CompareList({
   );
 });
 
-/** Every dimension that both have, side by side, what differs first. */
+/** The dimensions that both have and that differ, side by side. */
 export function Differences() {
   const { document, plan, compared } = useEditor();
   const kind = findKind(document.kind);
