@@ -8,6 +8,7 @@ import { Measure } from '../../parts/Figure';
 import { dimensionChoices, toTenths, useBriefList, within } from './brief';
 import { BriefPart, RemoveButton } from './RowList';
 
+const MOST = 30;
 const BOUNDS = [
   {
     options: [
@@ -79,14 +80,16 @@ export function Limits({ kind }: { readonly kind: Kind }) {
       {rows.length === 0 && (
         <p className="py-1.5 text-quiet">None. A limit that is broken becomes a finding.</p>
       )}
-      <Choice
-        label="Add a limit"
-        value=""
-        placeholder="Add a limit on …"
-        groups={dimensionChoices(kind)}
-        onChange={(dimension) => add({ dimension, bound: 'most', value: present(dimension), rule: '' })}
-        className="mt-1 w-52 font-semibold text-larch-text"
-      />
+      {rows.length < MOST && (
+        <Choice
+          label="Add a limit"
+          value=""
+          placeholder="Add a limit on …"
+          groups={dimensionChoices(kind)}
+          onChange={(dimension) => add({ dimension, bound: 'most', value: present(dimension), rule: '' })}
+          className="mt-1 w-52 font-semibold text-larch-text"
+        />
+      )}
     </BriefPart>
   );
 }

@@ -1,7 +1,9 @@
-import type { Kind } from '@larchwood/core';
+import { SET_STATURE, withArticle, type Kind } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
 import { QuantityField } from '../../ledger/QuantityField';
 import { TextField } from '../../ledger/TextField';
 import { Button } from '../../parts/Button';
+import { Length } from '../../parts/Figure';
 import { useBriefList, within } from './brief';
 import { BriefPart, RemoveButton } from './RowList';
 
@@ -10,6 +12,7 @@ const MOST = 6;
 /** Who sits in it: what is fitted to them is worked out from their stature. */
 export function Riders({ kind }: { readonly kind: Kind }) {
   const { rows, field, add, set, remove } = useBriefList('riders');
+  const { document } = useEditor();
   const seated = new Set(kind.startingSets.flatMap(({ fit }) => (fit ?? []).map(({ rider }) => rider)));
   const about = seated.has(1)
     ? 'from the front to the rear'
@@ -64,13 +67,21 @@ export function Riders({ kind }: { readonly kind: Kind }) {
       </ul>
       {rows.length === 0 && (
         <p className="py-1.5 text-quiet">
-          Nobody yet. The starting set is made for somebody of 1750 mm; a rider’s stature moves what must fit.
+          Nobody yet.{' '}
+          {seated.size > 0 ? (
+            <>
+              The starting set is made for somebody of <Length mm={SET_STATURE} display={document.units} />; a
+              rider’s stature moves what must fit.
+            </>
+          ) : (
+            `Nothing of ${withArticle(kind.name)} is fitted to its rider so far; riders are kept with the build.`
+          )}
         </p>
       )}
       {rows.length < MOST && (
         <Button
           look="link"
-          onClick={() => add({ name: `Rider ${rows.length + 1}`, stature: 1750, mass: 75 })}
+          onClick={() => add({ name: `Rider ${rows.length + 1}`, stature: SET_STATURE, mass: 75 })}
         >
           Add a rider
         </Button>

@@ -2,7 +2,6 @@ import { Check, CornerDownRight, TriangleAlert } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import {
-  findKind,
   followsBrief,
   startFromBrief,
   type BriefStart,
@@ -72,7 +71,7 @@ export function StartingStance({ kind }: { readonly kind: Kind }) {
           ))}
         </Group>
       )}
-      <Group title={`From the set “${set?.name ?? ''}”: plausible, not rules [common practice]`}>
+      <Group title={`From the set “${set?.name ?? ''}”: plausible, not rules; common practice, from memory`}>
         {usual.map((reason) => (
           <ReasonRow key={reason.where} reason={reason} start={started.value.document} kind={kind} />
         ))}
@@ -130,7 +129,7 @@ function markingOf({ wheels }: BuildDocument, where: string): string {
 /** What is otherwise than the brief starts it, in words. */
 function changesText(document: BuildDocument, start: BriefStart, kind: Kind): string {
   const [now, then] = [document.stance.held, start.document.stance.held];
-  const held = findKind(kind.id)!.dimensions.filter(({ id }) => id in now || id in then);
+  const held = kind.dimensions.filter(({ id }) => id in now || id in then);
   const count = held.filter(
     (each) =>
       now[each.id] === undefined ||

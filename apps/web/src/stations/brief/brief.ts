@@ -1,7 +1,7 @@
 import {
   changeBrief,
+  asSentence,
   failure,
-  success,
   type Brief,
   type BuildDocument,
   type Dimension,
@@ -77,7 +77,7 @@ export function newPart(
   { wheels }: BuildDocument,
   plan: Plan | undefined,
 ): ShelfItem {
-  const name = sort.charAt(0).toUpperCase() + sort.slice(1);
+  const name = asSentence(sort);
   if (sort === 'front wheel' || sort === 'rear wheel') {
     const wheel = wheels[sort === 'front wheel' ? 'front' : 'rear'];
     return { sort, name, marking: wheel.by === 'marking' ? wheel.marking : '37-622', gives: {} };
@@ -112,5 +112,3 @@ export function dimensionChoices(kind: Kind, but: readonly string[] = []) {
     }))
     .filter(({ options }) => options.length > 0);
 }
-
-export const taken = (): Result<true> => success(true);
