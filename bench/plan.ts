@@ -65,7 +65,8 @@ export function planInNode(): void {
     const whole = measure(document, planBuild);
     const stance = measure(document, stanceOf);
     const other = exchanged(document);
-    const free = findKind(document.kind)!.state.filter((id) => !(id in other.stance.held)).length - 4;
+    const { state, given } = findKind(document.kind)!;
+    const free = state.filter((id) => !(id in other.stance.held) && !given.includes(id)).length;
     const hard = measure(other, stanceOf);
     const hardPlan = measure(other, planBuild);
     console.log(

@@ -32,15 +32,8 @@ export { whatIf, type WhatIfPoint } from './stance/whatIf.js';
 export { formulaWithNumbers } from './stance/explain.js';
 export { steered, steeringSweep, turnedWheel, type Steered } from './stance/steering.js';
 export { postureOf, type Posture } from './stance/posture.js';
-export {
-  changeBrief,
-  followsBrief,
-  startFromBrief,
-  SET_STATURE,
-  type BriefStart,
-  type Reason,
-} from './document/brief.js';
-export { stanceOf, type Stance, type StanceResult } from './stance/stance.js';
+export { changeBrief, followsBrief, startFromBrief, type BriefStart, type Reason } from './document/brief.js';
+export { SET_STATURE, stanceOf, type Stance, type StanceResult } from './stance/stance.js';
 export { KINDS, findKind } from './stance/kinds/registry.js';
 export { MATERIALS, findMaterial, type Material } from './frame/materials.js';
 export { SECTION_LIBRARY, findSection, roundTube, diameterAt } from './frame/sections.js';

@@ -1,8 +1,8 @@
 import { failure, success, type Result } from '../result.js';
-import type { Fit, Kind, StartingSet } from '../stance/dimension.js';
+import type { Ease, Fit, Kind, StartingSet } from '../stance/dimension.js';
 import { releases } from '../stance/exchange.js';
 import { findKind } from '../stance/kinds/registry.js';
-import { stanceOf } from '../stance/stance.js';
+import { SET_STATURE, stanceOf } from '../stance/stance.js';
 import { parseTyreMarking } from '../stance/tyres.js';
 import { without } from '../without.js';
 import { frameFromPattern } from './create.js';
@@ -23,8 +23,6 @@ export interface BriefStart {
   readonly reasons: readonly Reason[];
 }
 
-/** Stature that the starting sets are made for, mm. Common practice, no source. */
-export const SET_STATURE = 1750;
 /** A length fitted to a rider comes in these steps, mm. */
 const FIT_STEP = 5;
 
@@ -53,8 +51,9 @@ export function startFromBrief(build: BuildDocument): Result<BriefStart> {
   const { riders, shelf } = build.brief;
   let start = startOf(set);
   for (const item of shelf) start = withWheel(build, start, item);
-  const wishes = [...riderWishes(set, riders), ...shelf.flatMap(partWishes)];
+  const wishes: Wish[] = [...riderWishes(set, riders), ...shelf.flatMap(partWishes)];
   for (const wish of wishes) start = withWish(kind, build, start, wish);
+  if (riders.length > 0) for (const ease of set.ease ?? []) start = atEase(kind, build, start, ease);
   const started = { ...build, wheels: start.wheels, stance: { held: { ...start.held } } };
   const framed = frameFromPattern(started);
   return success({ document: framed.ok ? framed.value : started, reasons: start.reasons });
@@ -156,6 +155,28 @@ function withWish(kind: Kind, build: BuildDocument, start: Start, { id, value, f
       return explained(next, { where: id, from, name, note: `${gone} was let go and follows.` });
   }
   return refused;
+}
+
+/** The dimension comes out so that its rider sits at ease; where no vehicle comes of that, it stays. */
+function atEase(kind: Kind, build: BuildDocument, start: Start, { dimension, angle, value }: Ease): Start {
+  if (!(dimension in start.held)) return start;
+  const wanted = { ...without(start.held, dimension), [angle]: value };
+  const eased = stanceOf({ ...build, wheels: start.wheels, stance: { held: wanted } });
+  if (!eased.ok) return start;
+  const { name, quantity } = kind.dimensions.find(({ id }) => id === angle)!;
+  const step = quantity === 'angle' ? 1 : FIT_STEP;
+  const found = Math.round(eased.stance.values[dimension]! / step) * step;
+  return explained(
+    { ...start, held: { ...start.held, [dimension]: found } },
+    { where: dimension, from: 'rider', name: riderOf(build, dimension), note: `${name} at ${value}°.` },
+  );
+}
+
+/** Whose dimension it is, by its prefix. */
+function riderOf({ brief: { riders }, kind }: BuildDocument, dimension: string): string {
+  const slots = findKind(kind)?.seat.slots ?? [];
+  const place = slots.findLastIndex(({ id }) => dimension.startsWith(id));
+  return riders[Math.max(0, place)]?.name ?? riders[0]?.name ?? '';
 }
 
 const stands = (build: BuildDocument, { wheels, held }: Start): boolean =>

@@ -8,6 +8,7 @@ import { stanceOf } from '../stance/stance.js';
 import { withArticle } from '../words.js';
 import { EMPTY_BRIEF } from './migrate.js';
 import type { BuildDocument } from './schema.js';
+import { lumpsOf, USUAL_SEAT } from './seat.js';
 
 export interface CreateOptions {
   readonly name: string;
@@ -31,7 +32,7 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
   const byMarking = (marking: string) => ({ by: 'marking' as const, marking, sag: 0 });
   const document: BuildDocument = {
     format: 'larchwood-build',
-    version: 2,
+    version: 3,
     name: options.name,
     kind: kind.id,
     startingSet: set.id,
@@ -40,6 +41,8 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
     units: options.units ?? { length: 'mm', denominator: 32 },
     wheels: options.wheels ?? { front: byMarking(set.wheels.front), rear: byMarking(set.wheels.rear) },
     stance: { held: { ...set.held, ...options.held } },
+    seat: USUAL_SEAT,
+    mass: { lumps: lumpsOf(set.lumps) },
     frame: { sections: [], nodes: [], members: [], plates: [] },
     fixture: { school: 'slide-and-post', profile: WORKSHOP_PROFILE },
     paper: { size: 'A4', thickness: 0.1 },

@@ -1,9 +1,40 @@
+import { findKind } from '../stance/kinds/registry.js';
 import { without } from '../without.js';
 import type { Brief } from './schema.js';
+import { lumpsOf, USUAL_SEAT } from './seat.js';
 
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */
 export function migrated(value: Record<string, unknown>): Record<string, unknown> {
-  return value.version === 1 ? fromVersion1(value) : value;
+  const second = value.version === 1 ? fromVersion1(value) : value;
+  return second.version === 2 ? fromVersion2(second) : second;
+}
+
+/** What version 3 asks of every stance: seat, feet and hands of the riders. */
+const SEAT_ENTRY =
+  /^((rear|middle)(SaddleHeight|SaddleBack|TrunkLean|GripsAhead|GripsAbove|BarWidth)|saddleHeight|saddleBack|trunkLean|barReach|barRise|barWidth|gripsAhead|gripsHeight|backAngle|baseAngle|baseLength|seatThickness|pegsAhead|pegHeight|pegSpread|feetAhead|hipAhead|hipHeight|wheelAhead|wheelHeight|steeringWheelDiameter|columnAngle|seatSpread)$/;
+/** Entries that only these kinds lacked in version 2. */
+const NEW_TO_KIND: Readonly<Record<string, readonly string[]>> = {
+  motorcycle: ['seatAhead', 'seatHeight'],
+  'delta-trike': ['crankLength'],
+  'tadpole-trike': ['crankLength'],
+};
+
+/** Version 2 had no riders in their places and no masses: both begin as the build's starting set has them. */
+function fromVersion2(value: Record<string, unknown>): Record<string, unknown> {
+  const kind = findKind(String(value.kind));
+  const set = kind?.startingSets.find(({ id }) => id === value.startingSet) ?? kind?.startingSets[0];
+  const { stance } = value;
+  if (!kind || !set || !isRecord(stance) || !isRecord(stance.held)) return { ...value, version: 3 };
+  const added = Object.entries(set.held).filter(
+    ([id]) => SEAT_ENTRY.test(id) || NEW_TO_KIND[kind.id]?.includes(id),
+  );
+  return {
+    ...value,
+    version: 3,
+    stance: { ...stance, held: { ...Object.fromEntries(added), ...stance.held } },
+    seat: USUAL_SEAT,
+    mass: { lumps: lumpsOf(set.lumps) },
+  };
 }
 
 /**

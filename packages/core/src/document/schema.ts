@@ -1,8 +1,9 @@
+import { LUMP_SORTS } from '../stance/dimension.js';
 import { KINDS } from '../stance/kinds/registry.js';
 import { Type, type Static, type TObject, type TProperties } from '@sinclair/typebox';
 
 /**
- * The build document, version 2: the open format `.larchwood.json`. This schema is the one place that says what a
+ * The build document, version 3: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
@@ -275,6 +276,8 @@ const RuleLimitSchema = closed(
 );
 export type RuleLimit = Static<typeof RuleLimitSchema>;
 export const SCHOOLS = ['wall-board', 'slide-and-post', 'stay', 'table', 'spine', 'plan', 'none'] as const;
+/** A measured segment of a rider; what is left out comes from the stature and the inseam. */
+const segment = (about: string) => Type.Optional(number(20, 1000, `Measured: ${about}, mm`));
 const BriefSchema = closed(
   {
     purpose: Type.String({ maxLength: 2000, description: 'What it is for' }),
@@ -284,6 +287,13 @@ const BriefSchema = closed(
           name: name('For people'),
           stature: number(500, 2500, 'Standing height, mm'),
           mass: number(5, 300, 'kg'),
+          inseam: Type.Optional(number(150, 1400, 'Floor to crotch, mm, where it was measured')),
+          thigh: segment('hip joint to knee'),
+          shank: segment('knee to ankle'),
+          ankleHeight: segment('ankle above the sole'),
+          trunk: segment('hip joint to shoulder joint'),
+          upperArm: segment('shoulder to elbow'),
+          forearm: segment('elbow to wrist'),
         },
         'Someone who sits in it',
       ),
@@ -297,10 +307,78 @@ const BriefSchema = closed(
 );
 export type Brief = Static<typeof BriefSchema>;
 
+export type Rider = Brief['riders'][number];
+
+const kilograms = (about: string) => number(0, 3000, `${about}, kg`);
+const LumpSchema = closed(
+  {
+    id: id('Lump id'),
+    name: name('For people'),
+    sort: literals('What it is', ...LUMP_SORTS),
+    mass: kilograms('Its mass'),
+    point: id('The stance point it goes with; origin for none'),
+    offset: vector,
+    box: Type.Optional(
+      Type.Tuple(
+        [number(1, 3000, 'Length, mm'), number(1, 3000, 'Width, mm'), number(1, 3000, 'Height, mm')],
+        { description: 'Room it takes about its middle: length, width, height' },
+      ),
+    ),
+  },
+  'Something with a mass, at a place',
+);
+export type Lump = Static<typeof LumpSchema>;
+const wheelLoads = (about: string) =>
+  Type.Record(Type.String({ pattern: '^[A-Za-z]{1,40}$' }), number(-500, 3000, 'kg'), {
+    description: about,
+    additionalProperties: false,
+  });
+const ScalesSchema = closed(
+  {
+    aboard: Type.Boolean({ description: 'The riders were aboard' }),
+    level: wheelLoads('What each wheel’s scale showed, all level; by wheel id, kg'),
+    raised: Type.Optional(
+      closed(
+        {
+          end: literals('The end that was raised', 'front', 'rear'),
+          by: number(1, 2000, 'How far, mm'),
+          loads: wheelLoads('What each wheel’s scale showed then, kg'),
+        },
+        'The second weighing, for the height',
+      ),
+    ),
+  },
+  'Weighed wheel by wheel: takes the place of the estimate',
+);
+export type Scales = Static<typeof ScalesSchema>;
+const span = (low: number, high: number, about: string) =>
+  Type.Tuple([number(low, high, 'mm'), number(low, high, 'mm')], { description: about });
+const SeatSchema = closed(
+  {
+    aboard: Type.Array(Type.Integer({ minimum: 0, maximum: 5 }), {
+      maxItems: 6,
+      description: 'Which of the brief’s riders is in each place, counted from 0',
+    }),
+    gaps: closed(
+      {
+        tyre: number(0, 100, 'Tyre to frame or floor, mm'),
+        rider: number(0, 200, 'Rider to a hard part, mm'),
+        metal: number(0, 100, 'Moving metal to metal, mm'),
+      },
+      'Least gaps wanted',
+    ),
+    lock: number(5, 70, 'Steering lock, degrees to each side'),
+    statures: span(500, 2500, 'Shortest and tallest who shall fit'),
+    legSlide: span(-1000, 1000, 'Range of what is slid for the legs, against its present place'),
+    armSlide: span(-1000, 1000, 'Range of what is slid for the arms, against its present place'),
+  },
+  'Riders in their places',
+);
+
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(2),
+    version: Type.Literal(3),
     name: name('Name of the build'),
     kind: literals('Kind of vehicle', ...KINDS.map((kind) => kind.id)),
     startingSet: id('The set the build was started from; chooses the usual bands'),
@@ -327,6 +405,14 @@ export const BuildSchema = Type.Object(
       },
       'Stance',
     ),
+    seat: SeatSchema,
+    mass: closed(
+      {
+        lumps: Type.Array(LumpSchema, { maxItems: 60 }),
+        scales: Type.Optional(ScalesSchema),
+      },
+      'What the vehicle carries besides its tubes and riders',
+    ),
     frame: closed(
       {
         sections: Type.Array(SectionSchema, { maxItems: 200 }),
@@ -349,12 +435,13 @@ export const BuildSchema = Type.Object(
     ),
   },
   {
-    $id: 'larchwood-build-2',
-    title: 'Larchwood build, version 2',
-    description: 'Lengths in millimetres, angles in degrees, axes ISO 8855 (x forward, y left, z up).',
+    $id: 'larchwood-build-3',
+    title: 'Larchwood build, version 3',
+    description:
+      'Lengths in millimetres, angles in degrees, masses in kilograms, axes ISO 8855 (x forward, y left, z up).',
     additionalProperties: false,
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 2;
+export const FORMAT_VERSION = 3;
 export const FILE_SUFFIX = '.larchwood.json';

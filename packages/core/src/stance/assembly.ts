@@ -1,3 +1,4 @@
+import type { RiderPlace } from '../rider/place.js';
 import type { Pictured } from './pictures/pictured.js';
 import type {
   Compression,
@@ -10,6 +11,7 @@ import type {
   Points,
   Quantity,
   Refusal,
+  RiderSlot,
   StandingWheel,
   State,
   SteeredWheel,
@@ -31,6 +33,15 @@ export interface FrontEnd<S> {
   ) => { readonly lean: number; readonly trail: number };
 }
 
+/** What an assembly brings to the seat station. */
+export interface SeatSide<S> {
+  readonly slots: readonly RiderSlot[];
+  readonly places: (state: S) => readonly RiderPlace[];
+  readonly points: (state: S) => Points;
+  readonly drawn: readonly Drawn[];
+  readonly handles: readonly Handle[];
+}
+
 /** A part of the stance that several kinds share, such as a fork or a pair of rear wheels: its numbers and their geometry. */
 export interface Assembly {
   /** State entries it brings, each with a plausible value to set out from. */
@@ -47,6 +58,9 @@ export interface Assembly {
   readonly pictured: readonly Pictured[];
   readonly handles: readonly Handle[];
   readonly refuse: (known: Partial<State>) => readonly Refusal[];
+  /** Entries that something outside the stance gives. */
+  readonly given: readonly string[];
+  readonly seat: SeatSide<State>;
 }
 
 /** An assembly as it is written: what it has none of is left out, and its functions read the entries they name. */
@@ -64,10 +78,12 @@ export interface AssemblyOf<S> {
   readonly pictured?: readonly Pictured[];
   readonly handles?: readonly Handle[];
   readonly refuse?: (known: Partial<S>) => readonly Refusal[];
+  readonly given?: readonly string[];
+  readonly seat?: Partial<SeatSide<S>>;
 }
 
 /** The solver hands over plain records with every entry filled; an assembly reads its own entries from them. */
-export function assembly<S>(parts: AssemblyOf<S>): Assembly {
+export function assembly<S>({ seat, ...parts }: AssemblyOf<S>): Assembly {
   const none = () => [];
   return {
     points: () => ({}),
@@ -79,7 +95,16 @@ export function assembly<S>(parts: AssemblyOf<S>): Assembly {
     pictured: [],
     handles: [],
     refuse: none,
-    ...(parts as unknown as AssemblyOf<State>),
+    given: [],
+    ...(parts as unknown as Omit<AssemblyOf<State>, 'seat'>),
+    seat: {
+      slots: [],
+      places: none,
+      points: () => ({}),
+      drawn: [],
+      handles: [],
+      ...(seat as unknown as Partial<SeatSide<State>>),
+    },
   };
 }
 
@@ -115,20 +140,21 @@ export const worked = <S>({
 type Identity = Pick<
   Kind,
   'id' | 'name' | 'about' | 'groups' | 'readings' | 'views' | 'bands' | 'startingSets' | 'schools'
-> & { readonly drawn?: readonly Drawn[] };
+> & { readonly drawn?: readonly Drawn[]; readonly seatGroups: Kind['groups'] };
 
 /** A kind of vehicle put together from its assemblies. */
-export function kindOf(identity: Identity, assemblies: readonly Assembly[]): Kind {
+export function kindOf({ seatGroups, ...identity }: Identity, assemblies: readonly Assembly[]): Kind {
   const front = assemblies.find((each) => each.front)?.front;
   const rear = assemblies.find((each) => each.rearAxle)?.rearAxle;
   if (!front || !rear) throw new Error(`${identity.id} needs a front and a rear end.`);
   const pictured = assemblies.flatMap((each) => each.pictured);
   const start = Object.assign({}, ...assemblies.map((each) => each.start)) as State;
+  const seats = assemblies.map((each) => each.seat);
   return {
     ...identity,
     start,
     state: Object.keys(start),
-    given: ['rearRadius', 'frontRadius', 'rearWidth', 'frontWidth'],
+    given: assemblies.flatMap((each) => each.given),
     dimensions: assemblies.flatMap((each) => each.dimensions),
     points: (state) => Object.assign({}, ...assemblies.map((each) => each.points(state))) as Points,
     wheels: (state) => assemblies.flatMap((each) => each.wheels(state)),
@@ -144,5 +170,13 @@ export function kindOf(identity: Identity, assemblies: readonly Assembly[]): Kin
     marks: (state) => Object.assign({}, ...pictured.map((each) => each.marks(state))) as Points,
     handles: assemblies.flatMap((each) => each.handles),
     refuse: (known) => assemblies.flatMap((each) => each.refuse(known)),
+    seat: {
+      slots: seats.flatMap((each) => each.slots),
+      places: (state) => seats.flatMap((each) => each.places(state)),
+      groups: seatGroups,
+      points: (state) => Object.assign({}, ...seats.map((each) => each.points(state))) as Points,
+      drawn: seats.flatMap((each) => each.drawn),
+      handles: seats.flatMap((each) => each.handles),
+    },
   };
 }

@@ -1,3 +1,4 @@
+import type { RiderPlace } from '../rider/place.js';
 import type { Vector } from '../vector/vector.js';
 
 /** Minimal numbers that fix a stance, by name; lengths in mm, angles in degrees. */
@@ -157,6 +158,34 @@ export interface Fit {
   /** Millimetres more for each millimetre of stature. */
   readonly perStature: number;
 }
+/** A dimension that comes out so that a rider sits at ease, once all else is settled. */
+export interface Ease {
+  readonly dimension: string;
+  /** The rider's angle that it gives, and what is wanted of it. */
+  readonly angle: string;
+  readonly value: number;
+}
+
+/** A mass at a named point of the stance. */
+export interface SetLump {
+  readonly name: string;
+  readonly sort: LumpSort;
+  /** kg. */
+  readonly mass: number;
+  readonly point: string;
+  readonly offset?: Vector;
+}
+export const LUMP_SORTS = [
+  'wheel',
+  'motor',
+  'battery',
+  'tank',
+  'cargo',
+  'passenger',
+  'frame',
+  'part',
+] as const;
+export type LumpSort = (typeof LUMP_SORTS)[number];
 
 export interface StartingSet {
   readonly id: string;
@@ -166,6 +195,9 @@ export interface StartingSet {
   readonly held: Readonly<Record<string, number>>;
   readonly bands: string;
   readonly fit?: readonly Fit[];
+  readonly ease?: readonly Ease[];
+  /** What the vehicle carries besides its tubes and riders, until it is weighed. */
+  readonly lumps: readonly SetLump[];
   /** Options for the pattern that makes the first frame. */
   readonly frame?: {
     readonly topTubeBelowSeat?: number;
@@ -178,13 +210,38 @@ export interface StartingSet {
 /** Usual bands by use, then by dimension id. */
 export type Bands = Readonly<Record<string, Readonly<Record<string, Band>>>>;
 
+/** What fits one place to riders of other sizes: the dimensions that are slid. */
+export interface Adjusters {
+  /** For the legs: seat slide, pedal boom, seat post. */
+  readonly legs: { readonly dimension: string; readonly name: string };
+  /** For the arms: bar stem, wheel or stick position. */
+  readonly arms: { readonly dimension: string; readonly name: string };
+}
+/** A place for a rider: whose body the state's given entries hold, and what fits it. */
+export interface RiderSlot {
+  /** Prefix of its entries: empty for the first rider. */
+  readonly id: string;
+  readonly name: string;
+  readonly adjusters?: Adjusters;
+}
+/** The riders' side of a kind: drawn and set at the seat station. */
+export interface KindSeat {
+  readonly slots: readonly RiderSlot[];
+  /** Every place that is there, with the body that the state gives it. */
+  readonly places: (state: State) => readonly RiderPlace[];
+  readonly groups: Kind['groups'];
+  readonly points: (state: State) => Points;
+  readonly drawn: readonly Drawn[];
+  readonly handles: readonly Handle[];
+}
+
 /** A kind of vehicle is data: its state, its dimensions, its named points and its usual bands. */
 export interface Kind {
   readonly id: string;
   readonly name: string;
   readonly about: string;
   readonly state: readonly string[];
-  /** Entries that the wheels give: always held, never let go. */
+  /** Entries that the wheels and the riders give: always held, never let go. */
   readonly given: readonly string[];
   /** A whole state from which the solver sets out where a document keeps none. */
   readonly start: State;
@@ -209,6 +266,7 @@ export interface Kind {
   readonly handles: readonly Handle[];
   /** Impossible shapes, each with the limit in words; also asked with only what is held known. */
   readonly refuse: (known: Partial<State>) => readonly Refusal[];
+  readonly seat: KindSeat;
   readonly bands: Bands;
   readonly startingSets: readonly StartingSet[];
   /** Ids of the fixture schools that can hold it. */

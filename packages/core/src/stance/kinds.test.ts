@@ -29,16 +29,21 @@ describe.each(EVERY_SET)('%s, %s', (kindId, set) => {
     const named = [
       ...kind.readings,
       ...kind.groups.flatMap((group) => group.ids),
-      ...kind.drawn.map(({ id }) => id),
+      ...[...kind.drawn, ...kind.seat.drawn].map(({ id }) => id),
+      ...kind.seat.groups.flatMap((group) => group.ids),
+      ...kind.seat.slots.flatMap(({ adjusters: a }) => (a ? [a.legs.dimension, a.arms.dimension] : [])),
     ];
     expect(named.filter((id) => !ids.includes(id))).toEqual([]);
     for (const bands of Object.values(kind.bands))
       expect(Object.keys(bands).filter((id) => !ids.includes(id))).toEqual([]);
-    const points = Object.keys(stance.points);
+    const points = [...Object.keys(stance.points), ...Object.keys(stance.seatPoints)];
     const used = [
       ...kind.outline.flatMap(({ from, to }) => [from, to]),
-      ...kind.handles.map(({ point }) => point),
-      ...kind.drawn.flatMap((each) => (each.as === 'angle' ? [each.at] : [each.from, each.to])),
+      ...[...kind.handles, ...kind.seat.handles].map(({ point }) => point),
+      ...kind.startingSets.flatMap(({ lumps }) => lumps.map(({ point }) => point)),
+      ...[...kind.drawn, ...kind.seat.drawn].flatMap((each) =>
+        each.as === 'angle' ? [each.at] : [each.from, each.to],
+      ),
     ];
     expect(used.filter((name) => !points.includes(name))).toEqual([]);
   });
@@ -179,6 +184,7 @@ function workedOut(formula: string, kind: Kind, values: Readonly<Record<string, 
     cos: (a: number) => Math.cos(a * turn),
     tan: (a: number) => Math.tan(a * turn),
     asin: (a: number) => Math.asin(a) / turn,
+    acos: (a: number) => Math.acos(a) / turn,
   };
   const V = Object.fromEntries(kind.dimensions.map(({ symbol, id }) => [symbol, values[id]!]));
   return new Function('F', 'V', `return ${script}`)(F, V) as number;

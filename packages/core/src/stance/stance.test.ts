@@ -27,7 +27,7 @@ describe('front end of a single-track vehicle', () => {
     expect(offsetForTrail(350, 72, 80) / 1000).toBeCloseTo(0.03207, 5);
     // The same by holding: trail and wheelbase (1.02 m) of the benchmark held, the offset follows.
     const held = {
-      ...without(road().stance.held, 'forkOffset', 'reach'),
+      ...without(stanceMade(road()).held, 'forkOffset', 'reach'),
       headAngle: 72,
       trail: 80,
       frontRadius: 350,
@@ -233,14 +233,8 @@ describe('what cannot be', () => {
       ...BICYCLE,
       dimensions: BICYCLE.dimensions.map((d) => ({ ...d, limits: [-1e4, 1e4] as const })),
     };
-    const none = solveStance(wheelless, {
-      ...rest,
-      frontCentre: 60,
-      rearRadius: 339,
-      frontRadius: 339,
-      rearWidth: 28,
-      frontWidth: 28,
-    });
+    const given = without(stanceMade(road()).held, 'reach');
+    const none = solveStance(wheelless, { ...given, frontCentre: 60 });
     expect(none).toMatchObject({
       ok: false,
       refusals: [

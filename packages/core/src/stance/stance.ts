@@ -2,6 +2,9 @@ import type { BuildDocument } from '../document/schema.js';
 import type { Vector } from '../vector/vector.js';
 import { fullTravel, unladen } from './springs.js';
 import type { Band, Kind, Points, Refusal, StandingWheel, State, SteeredWheel } from './dimension.js';
+import { bodyOf } from '../rider/body.js';
+import type { RiderPlace } from '../rider/place.js';
+import { bodyEntries } from './assemblies/riders/rider.js';
 import { findKind } from './kinds/registry.js';
 import { postureOf, type Posture } from './posture.js';
 import { solveStance, type Held } from './solve.js';
@@ -16,6 +19,9 @@ export interface Stance {
   /** What the document holds and what the wheels give, by id. */
   readonly held: Held;
   readonly points: Points;
+  /** Joints of the riders and points of their seats, apart from the vehicle's own. */
+  readonly seatPoints: Points;
+  readonly places: readonly RiderPlace[];
   readonly wheels: { readonly front: RollingWheel; readonly rear: RollingWheel };
   /** Every wheel as it stands, at ride height. */
   readonly standing: readonly StandingWheel[];
@@ -52,6 +58,7 @@ export function stanceOf(document: BuildDocument): StanceResult {
     frontRadius: front.value.radius,
     rearWidth: rear.value.width,
     frontWidth: front.value.width,
+    ...bodiesOf(document, kind),
   };
   const solved = solveStance(kind, held, document.stance.near);
   if (!solved.ok) return solved;
@@ -65,6 +72,8 @@ export function stanceOf(document: BuildDocument): StanceResult {
       values,
       held,
       points: kind.points(state),
+      seatPoints: kind.seat.points(state),
+      places: kind.seat.places(state),
       wheels: { front: front.value, rear: rear.value },
       standing: kind.wheels(state),
       steered,
@@ -73,6 +82,20 @@ export function stanceOf(document: BuildDocument): StanceResult {
       steeringAxis: steered[0]?.axis ?? [0, 0, 1],
     },
   };
+}
+
+/** Stature of the figure where the brief has no rider for a place, mm. */
+export const SET_STATURE = 1750;
+
+/** The segments of whoever is in each place. */
+function bodiesOf({ brief, seat }: BuildDocument, { seat: { slots } }: Kind): Held {
+  return Object.assign(
+    {},
+    ...slots.map(({ id }, place) => {
+      const body = bodyOf(brief.riders[seat.aboard[place] ?? place] ?? { stature: SET_STATURE });
+      return Object.fromEntries(bodyEntries(id).map(([segment, entry]) => [entry, body[segment]]));
+    }),
+  ) as Held;
 }
 
 function posturesOf(kind: Kind, state: State): Stance['postures'] {

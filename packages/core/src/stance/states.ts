@@ -69,6 +69,10 @@ export interface SeatedState extends WheelbaseState {
   readonly seatHeight: number;
   readonly legRoom: number;
   readonly pedalHeight: number;
+  readonly backAngle: number;
+  readonly baseAngle: number;
+  readonly baseLength: number;
+  readonly seatThickness: number;
 }
 
 export interface TwoTrackState extends WheelbaseState {

@@ -6,6 +6,7 @@ import type { Dimension, Place } from '../dimension.js';
 import { pedalledPictures } from '../pictures/pedalled.js';
 import type { PedalledState } from '../states.js';
 import { forkOf, headTubeTop } from '../steeringAxis.js';
+import { crankEntry } from './riders/feet.js';
 import { forkWheel } from './singleFront.js';
 import { toeClearance } from './toeClearance.js';
 
@@ -14,7 +15,7 @@ const COCKPITS = ['cockpit', 'secondCockpit'] as const;
 const REAR_SEATS = ['rearSeatTubeLength', 'middleSeatTubeLength'] as const;
 const ORDINAL = ['Rear', 'Middle'] as const;
 
-type Riders = 1 | 2 | 3;
+export type Riders = 1 | 2 | 3;
 
 const cockpitsOf = (s: PedalledState, riders: Riders): readonly number[] =>
   COCKPITS.slice(0, riders - 1).map((id) => (s as unknown as Record<string, number>)[id]!);
@@ -25,6 +26,15 @@ const rearBracket = (s: PedalledState): Place => ({
   x: Math.sqrt(s.chainstayLength ** 2 - s.bottomBracketDrop ** 2),
   z: s.rearRadius - s.bottomBracketDrop,
 });
+
+/** Bottom brackets from the front rider's to the rearmost one. */
+export function bracketsOf(s: PedalledState, riders: Riders): readonly Place[] {
+  const { x, z } = rearBracket(s);
+  const ahead = cockpitsOf(s, riders);
+  return [0, ...ahead.map((_, index) => sum(ahead.slice(0, index + 1)))]
+    .reverse()
+    .map((along) => ({ x: x + along, z }));
+}
 
 const seatTop = (foot: Place, angle: number, length: number): Vector => [
   foot.x - length * Math.cos(toRadians(angle)),
@@ -164,13 +174,7 @@ export function pedalled(riders: Riders, start: Record<string, number>): Assembl
         return s.rearRadius + ((s.frontRadius - s.rearRadius) * bb.x) / s.wheelbase - bb.z;
       },
     }),
-    entry({
-      id: 'crankLength',
-      name: 'Crank length',
-      symbol: 'cr',
-      limits: [80, 220],
-      meaning: 'Bottom bracket to pedal axle.',
-    }),
+    crankEntry,
     entry({
       id: 'toeAllowance',
       name: 'Toe allowance',

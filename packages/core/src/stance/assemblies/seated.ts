@@ -1,16 +1,16 @@
+import { along, type Vector } from '../../vector/vector.js';
 import { assembly, entry, worked, type Assembly } from '../assembly.js';
 import { seatedPictures } from '../pictures/seated.js';
+import type { Drawn, Handle } from '../dimension.js';
 import type { SeatedState } from '../states.js';
-
-/** Size of the seat as drawn, mm; common practice, from memory. */
-const BASE = 320;
-const HALF_SEAT = 190;
+import { BACK_REST, HALF_SEAT, shellLines } from './riders/seats.js';
 
 interface Options {
   readonly seatAhead: number;
   readonly seatHeight: number;
   readonly legRoom: number;
   readonly pedalHeight: number;
+  readonly backAngle: number;
   /** What the feet are on, in this kind's word. */
   readonly feetOn: 'Pedals' | 'Pegs' | 'BB';
 }
@@ -18,7 +18,7 @@ interface Options {
 /** Seat and feet of a rider who sits in the vehicle: trikes, karts, buggies, low motorcycles. Leg room can set the wheelbase. */
 export const seated = ({ feetOn, ...start }: Options): Assembly =>
   assembly<SeatedState>({
-    start,
+    start: { baseAngle: 8, baseLength: 340, seatThickness: 30, ...start },
     dimensions: [
       entry({
         id: 'seatAhead',
@@ -49,6 +49,39 @@ export const seated = ({ feetOn, ...start }: Options): Assembly =>
         limits: [10, 1200],
         meaning: `${feetOn === 'BB' ? 'Bottom bracket' : feetOn} above the ground.`,
       }),
+      entry({
+        id: 'backAngle',
+        name: 'Back rest',
+        symbol: 'ba',
+        quantity: 'angle',
+        limits: [15, 100],
+        meaning: 'Back rest from the ground, leaning rearwards; 90° is upright.',
+        feel: 'Flatter is lower and out of the wind, sees less and is harder to climb out of.',
+      }),
+      entry({
+        id: 'baseAngle',
+        name: 'Seat base tilt',
+        symbol: 'bt',
+        quantity: 'angle',
+        limits: [-10, 40],
+        meaning: 'Seat base up from level, rising to the front.',
+        feel: 'Tilted up it holds the rider back against braking.',
+      }),
+      entry({
+        id: 'baseLength',
+        name: 'Seat base length',
+        symbol: 'bl',
+        limits: [120, 700],
+        meaning: 'Where base and back rest meet to the front edge of the base, along it.',
+        feel: 'Too long, and the front edge meets the thighs.',
+      }),
+      entry({
+        id: 'seatThickness',
+        name: 'Seat thickness',
+        symbol: 'se',
+        limits: [0, 200],
+        meaning: 'Sitting surface to the underside of the seat, pressed.',
+      }),
       worked<SeatedState>({
         id: 'pedalsAhead',
         name: `${feetOn} ahead of front axle`,
@@ -60,22 +93,29 @@ export const seated = ({ feetOn, ...start }: Options): Assembly =>
         of: (s) => s.seatAhead + s.legRoom - s.wheelbase,
       }),
     ],
-    points: (s) => ({
-      seat: [s.seatAhead, 0, s.seatHeight],
-      seatGround: [s.seatAhead, 0, 0],
-      seatFront: [s.seatAhead + BASE, 0, s.seatHeight + 40],
-      seatTop: [s.seatAhead - 230, 0, s.seatHeight + 480],
-      seatLeft: [s.seatAhead, HALF_SEAT, s.seatHeight],
-      seatRight: [s.seatAhead, -HALF_SEAT, s.seatHeight],
-      seatFrontLeft: [s.seatAhead + BASE, HALF_SEAT, s.seatHeight + 40],
-      seatFrontRight: [s.seatAhead + BASE, -HALF_SEAT, s.seatHeight + 40],
-      seatTopLeft: [s.seatAhead - 230, HALF_SEAT, s.seatHeight + 480],
-      seatTopRight: [s.seatAhead - 230, -HALF_SEAT, s.seatHeight + 480],
-      pedals: [s.seatAhead + s.legRoom, 0, s.pedalHeight],
-      pedalsGround: [s.seatAhead + s.legRoom, 0, 0],
-      seatAbove: [s.seatAhead, 0, Math.max(s.seatHeight, s.pedalHeight)],
-      pedalsAbove: [s.seatAhead + s.legRoom, 0, Math.max(s.seatHeight, s.pedalHeight)],
-    }),
+    points: (s) => {
+      const { base, up, back } = shellLines(s);
+      const corner: Vector = [s.seatAhead, 0, s.seatHeight];
+      const [front, top] = [along(corner, base, s.baseLength), along(corner, back, BACK_REST)];
+      const side = ([x, , z]: Vector, y: number): Vector => [x, y, z];
+      return {
+        seat: corner,
+        seatGround: [s.seatAhead, 0, 0],
+        seatFront: front,
+        seatUnder: along(front, up, -s.seatThickness),
+        seatTop: top,
+        seatLeft: side(corner, HALF_SEAT),
+        seatRight: side(corner, -HALF_SEAT),
+        seatFrontLeft: side(front, HALF_SEAT),
+        seatFrontRight: side(front, -HALF_SEAT),
+        seatTopLeft: side(top, HALF_SEAT),
+        seatTopRight: side(top, -HALF_SEAT),
+        pedals: [s.seatAhead + s.legRoom, 0, s.pedalHeight],
+        pedalsGround: [s.seatAhead + s.legRoom, 0, 0],
+        seatAbove: [s.seatAhead, 0, Math.max(s.seatHeight, s.pedalHeight)],
+        pedalsAbove: [s.seatAhead + s.legRoom, 0, Math.max(s.seatHeight, s.pedalHeight)],
+      };
+    },
     pictured: [seatedPictures],
     outline: [
       ['seatLeft', 'seatFrontLeft'],
@@ -86,13 +126,39 @@ export const seated = ({ feetOn, ...start }: Options): Assembly =>
       ['seatFrontLeft', 'seatFrontRight'],
       ['seatTopLeft', 'seatTopRight'],
     ].map(([from, to]) => ({ from: from!, to: to!, as: 'seat' as const })),
-    drawn: [
-      { id: 'legRoom', view: 'side', as: 'level', from: 'seatAbove', to: 'pedalsAbove', near: -92 },
-      { id: 'seatHeight', view: 'side', as: 'upright', from: 'seatGround', to: 'seat', near: -40 },
-      { id: 'pedalHeight', view: 'side', as: 'upright', from: 'pedalsGround', to: 'pedals', near: 34 },
-    ],
-    handles: [
-      { point: 'seat', name: 'Seat', views: ['side'], moves: ['seatAhead', 'seatHeight'] },
-      { point: 'pedals', name: feetOn, views: ['side'], moves: ['legRoom', 'pedalHeight', 'pedalsAhead'] },
-    ],
+    drawn: DRAWN,
+    handles: handlesOf(feetOn),
+    seat: {
+      drawn: [
+        ...DRAWN,
+        {
+          id: 'backAngle',
+          view: 'side',
+          as: 'angle',
+          at: 'seat',
+          from: 180,
+          turn: (value) => 180 - value,
+          radius: 110,
+        },
+      ],
+      handles: [
+        ...handlesOf(feetOn),
+        {
+          point: 'seatFront',
+          name: 'Front edge of the seat',
+          views: ['side'],
+          moves: ['baseLength', 'baseAngle'],
+        },
+      ],
+    },
   });
+
+const DRAWN: readonly Drawn[] = [
+  { id: 'legRoom', view: 'side', as: 'level', from: 'seatAbove', to: 'pedalsAbove', near: -92 },
+  { id: 'seatHeight', view: 'side', as: 'upright', from: 'seatGround', to: 'seat', near: -40 },
+  { id: 'pedalHeight', view: 'side', as: 'upright', from: 'pedalsGround', to: 'pedals', near: 34 },
+];
+const handlesOf = (feetOn: string): readonly Handle[] => [
+  { point: 'seat', name: 'Seat', views: ['side'], moves: ['seatAhead', 'seatHeight'] },
+  { point: 'pedals', name: feetOn, views: ['side'], moves: ['legRoom', 'pedalHeight', 'pedalsAhead'] },
+];

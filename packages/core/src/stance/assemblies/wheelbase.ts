@@ -12,6 +12,7 @@ interface Options {
 export const wheelbase = ({ wheelbase: start, letGo }: Options): Assembly =>
   assembly<WheelbaseState>({
     start: { rearRadius: 300, frontRadius: 300, rearWidth: 40, frontWidth: 40, wheelbase: start },
+    given: ['rearRadius', 'frontRadius', 'rearWidth', 'frontWidth'],
     dimensions: [
       wheelEntry(
         'rearRadius',

@@ -1,22 +1,25 @@
 import { kindOf } from '../assembly.js';
 import type { Kind } from '../dimension.js';
-import { pedalled } from '../assemblies/pedalled.js';
+import { pedalled, type Riders } from '../assemblies/pedalled.js';
+import { onSaddles } from '../assemblies/riders/onSaddles.js';
 import { forkFront } from '../assemblies/singleFront.js';
 import { travel } from '../assemblies/travel.js';
 import { singleRear, wheelbase } from '../assemblies/wheelbase.js';
-import { FORK_GROUP, TRAVEL_GROUP } from './groups.js';
+import { BARS_GROUP, figureGroup, FORK_GROUP, TRAVEL_GROUP } from './groups.js';
 import { BICYCLE_BANDS } from './bicycleBands.js';
 import { BICYCLE_SETS } from './bicycleSets.js';
 import { TANDEM_BANDS, TANDEM_SETS, TRIPLET_BANDS, TRIPLET_SETS } from './tandemSets.js';
 
 function pedalledKind(
-  riders: 1 | 2 | 3,
+  riders: Riders,
   start: Record<string, number>,
   identity: Pick<Kind, 'id' | 'name' | 'about' | 'bands' | 'startingSets' | 'schools'> & {
     cockpits: readonly string[];
+    /** Slots of the riders behind the first, from the front. */
+    behind: readonly ('middle' | 'rear')[];
   },
 ): Kind {
-  const { cockpits, ...named } = identity;
+  const { cockpits, behind, ...named } = identity;
   const rear = pedalled(riders, start);
   return kindOf(
     {
@@ -42,6 +45,15 @@ function pedalledKind(
         { title: 'For the toe', ids: ['toeClearance', 'crankLength', 'toeAllowance'] },
         TRAVEL_GROUP,
       ],
+      seatGroups: [
+        {
+          title: 'Saddle',
+          ids: ['saddleHeight', 'saddleBack', 'setback', 'saddleAboveGround', 'trunkLean', 'crankLength'],
+        },
+        BARS_GROUP,
+        figureGroup(behind.length > 0 ? 'Front rider' : 'Rider', '', true),
+        ...behind.flatMap((slot) => behindGroups(slot)),
+      ],
       readings: [
         'trail',
         'wheelbase',
@@ -62,9 +74,33 @@ function pedalledKind(
       singleRear,
       forkFront,
       rear,
+      ...onSaddles(riders),
       travel(forkFront, rear),
     ],
   );
+}
+
+function behindGroups(slot: 'middle' | 'rear'): Kind['groups'] {
+  const [title, id] = [
+    slot === 'rear' ? 'Rear' : 'Middle',
+    (name: string) => slot + name[0]!.toUpperCase() + name.slice(1),
+  ];
+  return [
+    {
+      title: `${title} saddle and bars`,
+      ids: [
+        'saddleHeight',
+        'saddleBack',
+        'setback',
+        'saddleAboveGround',
+        'trunkLean',
+        'gripsAhead',
+        'gripsAbove',
+        'barWidth',
+      ].map(id),
+    },
+    figureGroup(`${title} rider`, slot, true),
+  ];
 }
 
 const REAR = {
@@ -84,6 +120,7 @@ export const BICYCLE: Kind = pedalledKind(1, REAR, {
   startingSets: BICYCLE_SETS,
   schools: ['slide-and-post'],
   cockpits: [],
+  behind: [],
 });
 
 const SECOND = { cockpit: 700, rearSeatTubeLength: 480 };
@@ -98,6 +135,7 @@ export const TANDEM: Kind = pedalledKind(
     startingSets: TANDEM_SETS,
     schools: [],
     cockpits: ['cockpit', 'rearSeatTubeLength'],
+    behind: ['rear'],
   },
 );
 
@@ -112,5 +150,6 @@ export const TRIPLET: Kind = pedalledKind(
     startingSets: TRIPLET_SETS,
     schools: [],
     cockpits: ['cockpit', 'rearSeatTubeLength', 'secondCockpit', 'middleSeatTubeLength'],
+    behind: ['middle', 'rear'],
   },
 );

@@ -1,5 +1,6 @@
 import type { StartingSet } from '../dimension.js';
-import { PEDALLED_FIT, RIGID } from './groups.js';
+import { PEDALLED_EASE, PEDALLED_FIT, RIGID } from './groups.js';
+import { bicycleLumps, luggage } from './lumps.js';
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 export const BICYCLE_SETS: readonly StartingSet[] = [
@@ -10,6 +11,8 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     wheels: { front: '28-622', rear: '28-622' },
     bands: 'road',
     fit: PEDALLED_FIT,
+    ease: PEDALLED_EASE,
+    lumps: bicycleLumps(1.3, 1.8),
     held: {
       headAngle: 72.5,
       forkOffset: 47,
@@ -23,6 +26,12 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       reach: 380,
       crankLength: 170,
       toeAllowance: 100,
+      saddleHeight: 725,
+      saddleBack: 10,
+      trunkLean: 47,
+      barReach: 140,
+      barRise: 45,
+      barWidth: 420,
       ...RIGID,
     },
   },
@@ -33,6 +42,8 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     wheels: { front: '37-622', rear: '37-622' },
     bands: 'touring',
     fit: PEDALLED_FIT,
+    ease: PEDALLED_EASE,
+    lumps: bicycleLumps(1.6, 2.3, luggage),
     held: {
       headAngle: 72,
       forkOffset: 50,
@@ -46,6 +57,12 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       reach: 385,
       crankLength: 172.5,
       toeAllowance: 100,
+      saddleHeight: 725,
+      saddleBack: 10,
+      trunkLean: 52,
+      barReach: 115,
+      barRise: 55,
+      barWidth: 440,
       ...RIGID,
     },
   },
@@ -56,6 +73,8 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     wheels: { front: '57-622', rear: '57-622' },
     bands: 'trail',
     fit: PEDALLED_FIT,
+    ease: PEDALLED_EASE,
+    lumps: bicycleLumps(2.0, 2.5),
     held: {
       headAngle: 67.5,
       forkOffset: 48,
@@ -69,6 +88,12 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       reach: 440,
       crankLength: 170,
       toeAllowance: 100,
+      saddleHeight: 725,
+      saddleBack: 0,
+      trunkLean: 50,
+      barReach: 50,
+      barRise: 40,
+      barWidth: 640,
       ...RIGID,
     },
   },
@@ -79,6 +104,8 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     wheels: { front: '47-406', rear: '47-406' },
     bands: 'smallWheel',
     fit: PEDALLED_FIT,
+    ease: PEDALLED_EASE,
+    lumps: bicycleLumps(1.2, 1.7),
     frame: {
       topTubeBelowSeat: 215,
       sections: { topTube: 'round-28.6x1.2', downTube: 'round-31.8x1.2', seatTube: 'round-28.6x1.2' },
@@ -96,6 +123,12 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       reach: 390,
       crankLength: 170,
       toeAllowance: 100,
+      saddleHeight: 715,
+      saddleBack: 10,
+      trunkLean: 56,
+      barReach: 0,
+      barRise: 130,
+      barWidth: 540,
       ...RIGID,
     },
   },
@@ -107,6 +140,8 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     wheels: { front: '50-584', rear: '50-559' },
     bands: 'cruiser',
     fit: PEDALLED_FIT,
+    ease: PEDALLED_EASE,
+    lumps: bicycleLumps(2.2, 2.8),
     frame: { none: true },
     held: {
       headAngle: 62,
@@ -121,6 +156,12 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       wheelbase: 1370,
       crankLength: 165,
       toeAllowance: 100,
+      saddleHeight: 690,
+      saddleBack: 20,
+      trunkLean: 80,
+      barReach: -390,
+      barRise: 260,
+      barWidth: 620,
       ...RIGID,
     },
   },

@@ -1,4 +1,4 @@
-import type { Fit, Kind } from '../dimension.js';
+import type { Ease, Fit, Kind } from '../dimension.js';
 
 type Group = Kind['groups'][number];
 
@@ -37,6 +37,43 @@ export const SEAT_GROUP: Group = {
   title: 'Seat and feet',
   ids: ['seatAhead', 'seatHeight', 'legRoom', 'pedalHeight', 'pedalsAhead'],
 };
+/** Groups of the seat station's ledger. */
+export const shellGroup = (more: readonly string[] = []): Group => ({
+  title: 'Seat and feet',
+  ids: [
+    'seatAhead',
+    'seatHeight',
+    'backAngle',
+    'baseAngle',
+    'baseLength',
+    'seatThickness',
+    'legRoom',
+    'pedalHeight',
+    ...more,
+    'pedalsAhead',
+  ],
+});
+/** The figure's angles; of the rider of that slot. */
+export function figureGroup(title: string, slot = '', cranks = false): Group {
+  const id = (name: string) => (slot === '' ? name : slot + name[0]!.toUpperCase() + name.slice(1));
+  return {
+    title,
+    ids: [
+      'kneeAngle',
+      ...(cranks ? ['kneeAngleTop'] : []),
+      'hipAngle',
+      'elbowAngle',
+      'armRaise',
+      'eyeHeight',
+      'helmetHeight',
+      'legSpan',
+      ...(cranks ? ['legSpanTop'] : []),
+      'armSpan',
+    ].map(id),
+  };
+}
+export const BARS_GROUP: Group = { title: 'Bars', ids: ['barReach', 'barRise', 'barWidth'] };
+
 export const TRAVEL_GROUP: Group = {
   title: 'Travel and sag',
   ids: ['frontTravel', 'frontSag', 'rearTravel', 'rearSag'],
@@ -48,7 +85,10 @@ export const TRAVEL_GROUP: Group = {
  */
 const SEAT_TUBE = 0.31;
 const LEG_ROOM = 0.5;
+/** Saddle over the bottom bracket: 0.883 of the inseam [common practice], which is 0.47 of the stature. */
+const SADDLE = 0.415;
 export const PEDALLED_FIT: readonly Fit[] = [
+  { dimension: 'saddleHeight', rider: 0, perStature: SADDLE },
   { dimension: 'seatTubeLength', rider: 0, perStature: SEAT_TUBE },
   { dimension: 'reach', rider: 0, perStature: 0.1 },
   { dimension: 'headTubeLength', rider: 0, perStature: 0.15 },
@@ -59,6 +99,14 @@ export const seatTubeOf = (dimension: string, rider: number): Fit => ({
   rider,
   perStature: SEAT_TUBE,
 });
+export const saddleOf = (dimension: string, rider: number): Fit => ({ dimension, rider, perStature: SADDLE });
+/** Elbows 15 to 30 degrees bent [common practice]: the trunk's lean comes out so. */
+export const saddleEase = (slot: 'middle' | 'rear'): Ease => ({
+  dimension: `${slot}TrunkLean`,
+  angle: `${slot}ElbowAngle`,
+  value: 158,
+});
+export const PEDALLED_EASE: readonly Ease[] = [{ dimension: 'trunkLean', angle: 'elbowAngle', value: 158 }];
 export const SEATED_FIT: readonly Fit[] = [{ dimension: 'legRoom', rider: 'tallest', perStature: LEG_ROOM }];
 
 /** No spring at either end. */

@@ -1,12 +1,22 @@
 import { kindOf } from '../assembly.js';
 import type { Bands, Kind, StartingSet } from '../dimension.js';
 import { ends, floor } from '../assemblies/floor.js';
+import { bucketRider } from '../assemblies/riders/kinds.js';
 import { seated } from '../assemblies/seated.js';
 import { travel } from '../assemblies/travel.js';
 import { twoTrackFront } from '../assemblies/twoTrackFront.js';
 import { rearPair, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
 import { band, PRACTICE } from './bands.js';
-import { RIGID, SEAT_GROUP, SEATED_FIT, TRAVEL_GROUP, TWO_TRACK_GROUPS } from './groups.js';
+import {
+  figureGroup,
+  RIGID,
+  SEAT_GROUP,
+  SEATED_FIT,
+  shellGroup,
+  TRAVEL_GROUP,
+  TWO_TRACK_GROUPS,
+} from './groups.js';
+import { BUGGY_LUMPS, KART_LUMPS, LADDER_LUMPS, OFF_ROAD_KART_LUMPS } from './lumps.js';
 
 const BANDS: Bands = {
   kart: {
@@ -47,6 +57,15 @@ const BANDS: Bands = {
   },
 };
 
+const bucket = (more: Record<string, number>) => ({
+  baseAngle: 14,
+  baseLength: 360,
+  seatThickness: 20,
+  steeringWheelDiameter: 300,
+  seatSpread: 0,
+  ...more,
+});
+
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 const KART_SETS: readonly StartingSet[] = [
   {
@@ -56,6 +75,7 @@ const KART_SETS: readonly StartingSet[] = [
     wheels: { front: '10x4.5-5', rear: '11x7.1-5' },
     bands: 'kart',
     fit: SEATED_FIT,
+    lumps: KART_LUMPS,
     held: {
       pedalsAhead: -20,
       frontTrack: 1100,
@@ -75,6 +95,7 @@ const KART_SETS: readonly StartingSet[] = [
       seatHeight: 55,
       legRoom: 970,
       pedalHeight: 130,
+      ...bucket({ backAngle: 62, wheelAhead: 470, wheelHeight: 400, columnAngle: 35 }),
       ...RIGID,
     },
   },
@@ -85,6 +106,7 @@ const KART_SETS: readonly StartingSet[] = [
     wheels: { front: '16x6.5-8', rear: '16x6.5-8' },
     bands: 'ladder',
     fit: SEATED_FIT,
+    lumps: LADDER_LUMPS,
     held: {
       wheelbase: 1680,
       frontTrack: 900,
@@ -104,6 +126,7 @@ const KART_SETS: readonly StartingSet[] = [
       seatHeight: 190,
       legRoom: 980,
       pedalHeight: 230,
+      ...bucket({ backAngle: 68, wheelAhead: 470, wheelHeight: 590, columnAngle: 38 }),
       ...RIGID,
     },
   },
@@ -116,6 +139,7 @@ const BUGGY_SETS: readonly StartingSet[] = [
     wheels: { front: '22x7-10', rear: '25x10-12' },
     bands: 'buggy',
     fit: SEATED_FIT,
+    lumps: BUGGY_LUMPS,
     held: {
       wheelbase: 1980,
       frontTrack: 1420,
@@ -135,6 +159,7 @@ const BUGGY_SETS: readonly StartingSet[] = [
       seatHeight: 330,
       legRoom: 1020,
       pedalHeight: 420,
+      ...bucket({ backAngle: 68, wheelAhead: 480, wheelHeight: 760, columnAngle: 28, seatSpread: 560 }),
       frontTravel: 200,
       frontSag: 65,
       rearTravel: 220,
@@ -148,6 +173,7 @@ const BUGGY_SETS: readonly StartingSet[] = [
     wheels: { front: '18x7-8', rear: '19x9.5-8' },
     bands: 'offRoadKart',
     fit: SEATED_FIT,
+    lumps: OFF_ROAD_KART_LUMPS,
     held: {
       wheelbase: 1500,
       frontTrack: 1080,
@@ -167,6 +193,7 @@ const BUGGY_SETS: readonly StartingSet[] = [
       seatHeight: 230,
       legRoom: 960,
       pedalHeight: 300,
+      ...bucket({ backAngle: 66, wheelAhead: 470, wheelHeight: 620, columnAngle: 32 }),
       frontTravel: 120,
       frontSag: 40,
       rearTravel: 0,
@@ -219,27 +246,40 @@ function kart(
     camber: 0,
     toe: 0,
   });
-  return kindOf({ ...named, groups: GROUPS, views: ['side', 'plan', 'front'], bands: BANDS, schools: [] }, [
-    wheelbase({ wheelbase: sizes.wheelbase, letGo: ['pedalsAhead', 'seatAhead', 'legRoom'] }),
-    straightUpRear,
-    front,
-    rearPair(sizes.track),
-    floor(sizes.clearance),
-    ends({
-      frontOverhang: 250,
-      noseHeight: sizes.clearance + 10,
-      rearOverhang: 100,
-      tailHeight: sizes.clearance + 10,
-    }),
-    seated({
-      seatAhead: sizes.wheelbase * 0.3,
-      seatHeight: sizes.clearance + 20,
-      legRoom: 960,
-      pedalHeight: sizes.clearance + 90,
-      feetOn: 'Pedals',
-    }),
-    travel(front, straightUpRear),
-  ]);
+  const seatGroups: Kind['groups'] = [
+    shellGroup(['seatSpread']),
+    {
+      title: 'Steering wheel',
+      ids: ['wheelAhead', 'wheelHeight', 'steeringWheelDiameter', 'columnAngle'],
+    },
+    figureGroup('Driver'),
+  ];
+  return kindOf(
+    { ...named, seatGroups, groups: GROUPS, views: ['side', 'plan', 'front'], bands: BANDS, schools: [] },
+    [
+      wheelbase({ wheelbase: sizes.wheelbase, letGo: ['pedalsAhead', 'seatAhead', 'legRoom'] }),
+      straightUpRear,
+      front,
+      rearPair(sizes.track),
+      floor(sizes.clearance),
+      ends({
+        frontOverhang: 250,
+        noseHeight: sizes.clearance + 10,
+        rearOverhang: 100,
+        tailHeight: sizes.clearance + 10,
+      }),
+      seated({
+        seatAhead: sizes.wheelbase * 0.3,
+        seatHeight: sizes.clearance + 20,
+        legRoom: 960,
+        pedalHeight: sizes.clearance + 90,
+        backAngle: 65,
+        feetOn: 'Pedals',
+      }),
+      bucketRider(sizes.clearance),
+      travel(front, straightUpRear),
+    ],
+  );
 }
 
 export const KART: Kind = kart(

@@ -1,13 +1,15 @@
 import { kindOf } from '../assembly.js';
-import type { Bands, Kind, StartingSet } from '../dimension.js';
+import type { Bands, Ease, Kind, StartingSet } from '../dimension.js';
 import { floor } from '../assemblies/floor.js';
+import { astrideRider, feetForwardRider } from '../assemblies/riders/kinds.js';
 import { seated } from '../assemblies/seated.js';
 import { clampFront } from '../assemblies/singleFront.js';
 import { swingArm } from '../assemblies/swingArm.js';
 import { travel } from '../assemblies/travel.js';
 import { singleRear, wheelbase } from '../assemblies/wheelbase.js';
 import { band, PRACTICE } from './bands.js';
-import { SEAT_GROUP, SEATED_FIT, TRAVEL_GROUP } from './groups.js';
+import { BARS_GROUP, figureGroup, SEAT_GROUP, SEATED_FIT, shellGroup, TRAVEL_GROUP } from './groups.js';
+import { LOW_MOTORCYCLE_LUMPS, MOTORCYCLE_LUMPS } from './lumps.js';
 
 const use = (
   name: string,
@@ -48,6 +50,19 @@ const held = (more: Record<string, number>) => ({
   ...more,
 });
 
+const ASTRIDE_EASE: readonly Ease[] = [{ dimension: 'trunkLean', angle: 'elbowAngle', value: 155 }];
+const astride = (more: Record<string, number> = {}) => ({
+  seatAhead: 260,
+  seatHeight: 800,
+  pegsAhead: 500,
+  pegHeight: 310,
+  pegSpread: 620,
+  trunkLean: 76,
+  barReach: -40,
+  barRise: 130,
+  barWidth: 640,
+  ...more,
+});
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 const SETS: readonly StartingSet[] = [
   {
@@ -56,7 +71,10 @@ const SETS: readonly StartingSet[] = [
     about: 'Rake and trail are held and the clamp offset follows: ask a clamp maker for that.',
     wheels: { front: '110/70-17', rear: '140/70-17' },
     bands: 'standard',
+    ease: ASTRIDE_EASE,
+    lumps: MOTORCYCLE_LUMPS,
     held: held({
+      ...astride(),
       rake: 26,
       trail: 95,
       wheelbase: 1370,
@@ -73,7 +91,19 @@ const SETS: readonly StartingSet[] = [
     about: 'Steep rake, short wheelbase, longer arm.',
     wheels: { front: '120/70-17', rear: '160/60-17' },
     bands: 'sport',
+    ease: ASTRIDE_EASE,
+    lumps: MOTORCYCLE_LUMPS,
     held: held({
+      ...astride({
+        trunkLean: 56,
+        barReach: 10,
+        barRise: -50,
+        barWidth: 560,
+        pegsAhead: 400,
+        pegHeight: 370,
+        seatHeight: 820,
+        seatAhead: 250,
+      }),
       rake: 25,
       trail: 98,
       wheelbase: 1385,
@@ -93,7 +123,19 @@ const SETS: readonly StartingSet[] = [
       'Long and low; no spring behind, so the rear travel is 0. The clamps on the shelf are held and the trail follows.',
     wheels: { front: '100/90-19', rear: '150/80-16' },
     bands: 'cruiser',
+    ease: ASTRIDE_EASE,
+    lumps: MOTORCYCLE_LUMPS,
     held: held({
+      ...astride({
+        seatAhead: 340,
+        seatHeight: 690,
+        pegsAhead: 930,
+        pegHeight: 300,
+        trunkLean: 95,
+        barReach: -230,
+        barRise: 190,
+        barWidth: 700,
+      }),
       rake: 32,
       clampOffset: 50,
       wheelbase: 1620,
@@ -117,6 +159,7 @@ const LOW_SETS: readonly StartingSet[] = [
     wheels: { front: '110/80-16', rear: '140/70-17' },
     bands: 'low',
     fit: SEATED_FIT,
+    lumps: LOW_MOTORCYCLE_LUMPS,
     held: held({
       rake: 30,
       trail: 110,
@@ -133,6 +176,13 @@ const LOW_SETS: readonly StartingSet[] = [
       seatHeight: 400,
       legRoom: 960,
       pedalHeight: 330,
+      backAngle: 62,
+      baseAngle: 10,
+      baseLength: 330,
+      seatThickness: 60,
+      barReach: -520,
+      barRise: 120,
+      barWidth: 640,
     }),
   },
 ];
@@ -186,13 +236,21 @@ export const MOTORCYCLE: Kind = kindOf(
     name: 'Motorcycle',
     about: 'Telescopic fork in clamps, swing-arm or rigid rear.',
     groups: [...GROUPS, TRAVEL_GROUP],
+    seatGroups: [
+      {
+        title: 'Seat and pegs',
+        ids: ['seatAhead', 'seatHeight', 'pegsAhead', 'pegHeight', 'pegSpread', 'seatToPegs', 'trunkLean'],
+      },
+      BARS_GROUP,
+      figureGroup('Rider'),
+    ],
     readings: READINGS,
     views: ['side'],
     bands: BANDS,
     startingSets: SETS,
     schools: [],
   },
-  base,
+  [...base, astrideRider],
 );
 
 export const LOW_MOTORCYCLE: Kind = kindOf(
@@ -201,6 +259,7 @@ export const LOW_MOTORCYCLE: Kind = kindOf(
     name: 'Low feet-forward motorcycle',
     about: 'The rider sits low between the wheels with the feet ahead.',
     groups: [...GROUPS, SEAT_GROUP, TRAVEL_GROUP],
+    seatGroups: [shellGroup(), BARS_GROUP, figureGroup('Rider')],
     readings: [
       'rake',
       'trail',
@@ -216,5 +275,16 @@ export const LOW_MOTORCYCLE: Kind = kindOf(
     startingSets: LOW_SETS,
     schools: [],
   },
-  [...base, seated({ seatAhead: 430, seatHeight: 400, legRoom: 960, pedalHeight: 330, feetOn: 'Pegs' })],
+  [
+    ...base,
+    seated({
+      seatAhead: 430,
+      seatHeight: 400,
+      legRoom: 960,
+      pedalHeight: 330,
+      backAngle: 62,
+      feetOn: 'Pegs',
+    }),
+    feetForwardRider,
+  ],
 );

@@ -1,11 +1,19 @@
 import { kindOf } from '../assembly.js';
-import type { Kind, StartingSet } from '../dimension.js';
+import type { Fit, Kind, StartingSet } from '../dimension.js';
 import { deck } from '../assemblies/floor.js';
+import { standingRider } from '../assemblies/riders/kinds.js';
 import { forkFront } from '../assemblies/singleFront.js';
 import { travel } from '../assemblies/travel.js';
 import { singleRear, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
 import { band } from './bands.js';
-import { FORK_GROUP, RIGID, TRAVEL_GROUP } from './groups.js';
+import { BARS_GROUP, figureGroup, FORK_GROUP, RIGID, TRAVEL_GROUP } from './groups.js';
+import { SCOOTER_LUMPS } from './lumps.js';
+
+/** Hip to sole is 0.53 of the stature (Drillis and Contini); the bars grow with it [common practice, from memory]. */
+const STANDING_FIT: readonly Fit[] = [
+  { dimension: 'hipHeight', rider: 0, perStature: 0.53 },
+  { dimension: 'barRise', rider: 0, perStature: 0.55 },
+];
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 const SETS: readonly StartingSet[] = [
@@ -15,6 +23,8 @@ const SETS: readonly StartingSet[] = [
     about: '47-203 wheels, a low deck between them.',
     wheels: { front: '47-203', rear: '47-203' },
     bands: 'scooter',
+    fit: STANDING_FIT,
+    lumps: SCOOTER_LUMPS,
     held: {
       headAngle: 74,
       forkOffset: 15,
@@ -26,6 +36,13 @@ const SETS: readonly StartingSet[] = [
       deckThickness: 35,
       deckLength: 500,
       deckAhead: 185,
+      feetAhead: 560,
+      hipAhead: -110,
+      hipHeight: 945,
+      trunkLean: 86,
+      barReach: -20,
+      barRise: 565,
+      barWidth: 480,
       ...RIGID,
     },
   },
@@ -35,6 +52,8 @@ const SETS: readonly StartingSet[] = [
     about: '47-406 in front, 47-305 behind: rolls over kerbs and setts.',
     wheels: { front: '47-406', rear: '47-305' },
     bands: 'scooter',
+    fit: STANDING_FIT,
+    lumps: SCOOTER_LUMPS,
     held: {
       headAngle: 73,
       forkOffset: 32,
@@ -46,6 +65,13 @@ const SETS: readonly StartingSet[] = [
       deckThickness: 35,
       deckLength: 480,
       deckAhead: 230,
+      feetAhead: 600,
+      hipAhead: -110,
+      hipHeight: 945,
+      trunkLean: 86,
+      barReach: -30,
+      barRise: 440,
+      barWidth: 520,
       ...RIGID,
     },
   },
@@ -74,6 +100,11 @@ export const SCOOTER: Kind = kindOf(
       FORK_GROUP,
       TRAVEL_GROUP,
     ],
+    seatGroups: [
+      { title: 'Standing', ids: ['feetAhead', 'hipAhead', 'hipHeight', 'trunkLean'] },
+      BARS_GROUP,
+      figureGroup('Rider'),
+    ],
     readings: ['trail', 'wheelbase', 'wheelFlop', 'deckHeight', 'groundClearance', 'breakOver', 'deckToTyre'],
     views: ['side'],
     bands: {
@@ -95,6 +126,7 @@ export const SCOOTER: Kind = kindOf(
     straightUpRear,
     forkFront,
     deck,
+    standingRider,
     travel(forkFront, straightUpRear),
   ],
 );

@@ -1,6 +1,7 @@
 import type { Bands, StartingSet } from '../dimension.js';
 import { band } from './bands.js';
-import { PEDALLED_FIT, RIGID, seatTubeOf } from './groups.js';
+import { PEDALLED_EASE, PEDALLED_FIT, RIGID, saddleOf, saddleEase, seatTubeOf } from './groups.js';
+import { bicycleLumps, frameLump } from './lumps.js';
 
 export const TANDEM_BANDS: Bands = {
   tandem: {
@@ -39,8 +40,23 @@ const COMMON = {
   rearSeatTubeLength: 480,
   crankLength: 170,
   toeAllowance: 100,
+  saddleHeight: 725,
+  saddleBack: 10,
+  trunkLean: 52,
+  barReach: 95,
+  barRise: 50,
+  barWidth: 440,
   ...RIGID,
 };
+/** The saddle and bars of a rider behind. */
+const behind = (slot: 'middle' | 'rear', gripsAhead: number) => ({
+  [`${slot}SaddleHeight`]: 722,
+  [`${slot}SaddleBack`]: 10,
+  [`${slot}TrunkLean`]: 62,
+  [`${slot}GripsAhead`]: gripsAhead,
+  [`${slot}GripsAbove`]: 40,
+  [`${slot}BarWidth`]: 440,
+});
 const WHEELS = { front: '37-622', rear: '37-622' };
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
@@ -51,8 +67,10 @@ export const TANDEM_SETS: readonly StartingSet[] = [
     about: '37-622 wheels; the wheelbase is held, the front rider’s reach follows.',
     wheels: WHEELS,
     bands: 'tandem',
-    fit: [...PEDALLED_FIT, seatTubeOf('rearSeatTubeLength', 1)],
-    held: { ...COMMON, wheelbase: 1745 },
+    fit: [...PEDALLED_FIT, seatTubeOf('rearSeatTubeLength', 1), saddleOf('rearSaddleHeight', 1)],
+    ease: [...PEDALLED_EASE, saddleEase('rear')],
+    lumps: [...bicycleLumps(1.9, 2.6), frameLump(5.5, 'bottomBracket', [-300, 0, 250])],
+    held: { ...COMMON, ...behind('rear', 670), wheelbase: 1745 },
   },
 ];
 export const TRIPLET_SETS: readonly StartingSet[] = [
@@ -62,7 +80,23 @@ export const TRIPLET_SETS: readonly StartingSet[] = [
     about: '37-622 wheels; the wheelbase is held, the front rider’s reach follows.',
     wheels: WHEELS,
     bands: 'triplet',
-    fit: [...PEDALLED_FIT, seatTubeOf('middleSeatTubeLength', 1), seatTubeOf('rearSeatTubeLength', 2)],
-    held: { ...COMMON, cockpit: 690, secondCockpit: 690, middleSeatTubeLength: 500, wheelbase: 2420 },
+    fit: [
+      ...PEDALLED_FIT,
+      seatTubeOf('middleSeatTubeLength', 1),
+      saddleOf('middleSaddleHeight', 1),
+      seatTubeOf('rearSeatTubeLength', 2),
+      saddleOf('rearSaddleHeight', 2),
+    ],
+    ease: [...PEDALLED_EASE, saddleEase('middle'), saddleEase('rear')],
+    lumps: [...bicycleLumps(2.1, 2.9), frameLump(8.5, 'bottomBracket', [-650, 0, 250])],
+    held: {
+      ...COMMON,
+      ...behind('middle', 670),
+      ...behind('rear', 670),
+      cockpit: 690,
+      secondCockpit: 690,
+      middleSeatTubeLength: 500,
+      wheelbase: 2420,
+    },
   },
 ];

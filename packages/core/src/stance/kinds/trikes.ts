@@ -1,13 +1,33 @@
 import { kindOf } from '../assembly.js';
 import type { Kind, StartingSet } from '../dimension.js';
 import { floor } from '../assemblies/floor.js';
+import { deltaRider, tadpoleRider } from '../assemblies/riders/kinds.js';
 import { seated } from '../assemblies/seated.js';
 import { forkFront } from '../assemblies/singleFront.js';
 import { travel } from '../assemblies/travel.js';
 import { twoTrackFront } from '../assemblies/twoTrackFront.js';
 import { rearPair, singleRear, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
 import { band, PRACTICE } from './bands.js';
-import { FORK_GROUP, RIGID, SEAT_GROUP, SEATED_FIT, TRAVEL_GROUP, TWO_TRACK_GROUPS } from './groups.js';
+import {
+  BARS_GROUP,
+  figureGroup,
+  FORK_GROUP,
+  RIGID,
+  SEAT_GROUP,
+  SEATED_FIT,
+  shellGroup,
+  TRAVEL_GROUP,
+  TWO_TRACK_GROUPS,
+} from './groups.js';
+import { pairLumps, singleLump, trikeLumps } from './lumps.js';
+
+const reclined = (more: Record<string, number>) => ({
+  baseAngle: 12,
+  baseLength: 330,
+  seatThickness: 30,
+  crankLength: 165,
+  ...more,
+});
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 const DELTA_SETS: readonly StartingSet[] = [
@@ -18,6 +38,7 @@ const DELTA_SETS: readonly StartingSet[] = [
     wheels: { front: '47-507', rear: '40-406' },
     bands: 'delta',
     fit: SEATED_FIT,
+    lumps: [...trikeLumps(9), singleLump('front', 1.8), ...pairLumps('rear', 1.7)],
     held: {
       headAngle: 68,
       trail: 60,
@@ -29,8 +50,9 @@ const DELTA_SETS: readonly StartingSet[] = [
       groundClearance: 190,
       seatAhead: 550,
       seatHeight: 330,
-      legRoom: 1030,
+      legRoom: 930,
       pedalHeight: 420,
+      ...reclined({ backAngle: 58, barReach: 20, barRise: 40, barWidth: 560 }),
       ...RIGID,
     },
   },
@@ -41,6 +63,7 @@ const DELTA_SETS: readonly StartingSet[] = [
     wheels: { front: '47-559', rear: '40-406' },
     bands: 'delta',
     fit: SEATED_FIT,
+    lumps: [...trikeLumps(9), singleLump('front', 1.8), ...pairLumps('rear', 1.7)],
     held: {
       headAngle: 70,
       trail: 50,
@@ -52,8 +75,9 @@ const DELTA_SETS: readonly StartingSet[] = [
       groundClearance: 200,
       seatAhead: 500,
       seatHeight: 340,
-      legRoom: 1030,
+      legRoom: 930,
       pedalHeight: 430,
+      ...reclined({ backAngle: 58, barReach: 20, barRise: 40, barWidth: 560 }),
       ...RIGID,
     },
   },
@@ -71,6 +95,7 @@ export const DELTA_TRIKE: Kind = kindOf(
       SEAT_GROUP,
       TRAVEL_GROUP,
     ],
+    seatGroups: [shellGroup(['crankLength']), BARS_GROUP, figureGroup('Rider', '', true)],
     readings: [
       'wheelbase',
       'rearTrack',
@@ -101,7 +126,8 @@ export const DELTA_TRIKE: Kind = kindOf(
     forkFront,
     rearPair(760),
     floor(190),
-    seated({ seatAhead: 550, seatHeight: 330, legRoom: 1030, pedalHeight: 420, feetOn: 'BB' }),
+    seated({ seatAhead: 550, seatHeight: 330, legRoom: 930, pedalHeight: 420, backAngle: 58, feetOn: 'BB' }),
+    deltaRider,
     travel(forkFront, straightUpRear),
   ],
 );
@@ -121,8 +147,9 @@ const tadpole = (more: Record<string, number>) => ({
   groundClearance: 110,
   seatAhead: 400,
   seatHeight: 260,
-  legRoom: 1060,
+  legRoom: 930,
   pedalHeight: 370,
+  ...reclined({ backAngle: 42, gripsAhead: 130, gripsHeight: 330, barWidth: 560 }),
   ...RIGID,
   ...more,
 });
@@ -135,6 +162,7 @@ const TADPOLE_SETS: readonly StartingSet[] = [
     wheels: { front: '40-406', rear: '42-559' },
     bands: 'tadpole',
     fit: SEATED_FIT,
+    lumps: [...trikeLumps(8), singleLump('rear', 2.6), ...pairLumps('front', 1.6, 2)],
     held: tadpole({ wheelbase: 1080 }),
   },
   {
@@ -144,6 +172,7 @@ const TADPOLE_SETS: readonly StartingSet[] = [
     wheels: { front: '40-406', rear: '40-406' },
     bands: 'tadpole',
     fit: SEATED_FIT,
+    lumps: [...trikeLumps(8), singleLump('rear', 2.6), ...pairLumps('front', 1.6, 2)],
     held: tadpole({ wheelbase: 1020, frontTrack: 740, seatAhead: 350, seatHeight: 230, groundClearance: 95 }),
   },
 ];
@@ -162,6 +191,11 @@ export const TADPOLE_TRIKE: Kind = kindOf(
       { title: 'Clearance', ids: ['groundClearance', 'breakOver'] },
       SEAT_GROUP,
       TRAVEL_GROUP,
+    ],
+    seatGroups: [
+      shellGroup(['crankLength']),
+      { title: 'Side-sticks', ids: ['gripsAhead', 'gripsHeight', 'barWidth'] },
+      figureGroup('Rider', '', true),
     ],
     readings: [
       'wheelbase',
@@ -194,7 +228,8 @@ export const TADPOLE_TRIKE: Kind = kindOf(
     straightUpRear,
     tadpoleFront,
     floor(110),
-    seated({ seatAhead: 400, seatHeight: 260, legRoom: 1060, pedalHeight: 370, feetOn: 'BB' }),
+    seated({ seatAhead: 400, seatHeight: 260, legRoom: 930, pedalHeight: 370, backAngle: 42, feetOn: 'BB' }),
+    tadpoleRider,
     travel(tadpoleFront, straightUpRear),
   ],
 );

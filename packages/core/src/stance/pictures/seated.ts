@@ -8,6 +8,17 @@ export const seatedPictures = pictured<SeatedState>(
   }),
   [
     { id: 'seatAhead', view: 'side', as: 'level', from: 'rearAxleAtSeat', to: 'seat', near: -60 },
+    { id: 'baseLength', view: 'side', as: 'aligned', from: 'seat', to: 'seatFront', off: -30 },
+    { id: 'seatThickness', view: 'side', as: 'aligned', from: 'seatUnder', to: 'seatFront', off: -30 },
+    {
+      id: 'baseAngle',
+      view: 'side',
+      as: 'angle',
+      at: 'seat',
+      from: 0,
+      turn: (value) => value,
+      radius: 150,
+    },
     { id: 'pedalsAhead', view: 'side', as: 'level', from: 'frontAxleAtPedals', to: 'pedals', near: -120 },
   ],
 );

@@ -1,0 +1,23 @@
+import type { SetLump } from '../stance/dimension.js';
+import type { BuildDocument, Lump } from './schema.js';
+
+/** Gaps wanted: tyre 6, rider 20, moving metal 5 mm (handbook); all else common practice, no source. */
+export const USUAL_SEAT: BuildDocument['seat'] = {
+  aboard: [],
+  gaps: { tyre: 6, rider: 20, metal: 5 },
+  lock: 35,
+  statures: [1550, 1900],
+  legSlide: [-100, 100],
+  armSlide: [-40, 40],
+};
+
+/** A starting set's lumps as a document holds them. */
+export const lumpsOf = (lumps: readonly SetLump[]): Lump[] =>
+  lumps.map(({ name, sort, mass, point, offset = [0, 0, 0] }, index) => ({
+    id: `lump${index + 1}`,
+    name,
+    sort,
+    mass,
+    point,
+    offset: [...offset],
+  }));
