@@ -3,6 +3,7 @@ import {
   createBuild,
   documentText,
   planBuild,
+  seatAtEase,
   type BuildDocument,
   type CreateOptions,
 } from '@larchwood/core';
@@ -93,14 +94,14 @@ const DEMOS: readonly Demo[] = [
       name: 'Towpath tandem',
       kind: 'tandem',
       startingSet: 'tandem',
-      held: { cockpit: 720, seatTubeLength: 590 },
+      held: { cockpit: 680, seatTubeLength: 590, crankLength: 165 },
     },
   },
   {
     file: 'three-sisters-triplet',
     notes: 'Built for the summer parade and ridden ever since.',
     brief: { purpose: 'Parades', riders: [], shelf: [], limits: [], school: 'none' },
-    options: { name: 'Three sisters', kind: 'triplet', startingSet: 'triplet', held: {} },
+    options: { name: 'Three sisters', kind: 'triplet', startingSet: 'triplet', held: { crankLength: 160 } },
   },
   {
     file: 'errand-scooter',
@@ -240,7 +241,12 @@ const DEMOS: readonly Demo[] = [
 for (const { file, notes, brief, options } of DEMOS) {
   const made = createBuild({ ...options, brief });
   if (!made.ok) throw new Error(made.message);
-  const document: BuildDocument = { ...made.value, notes };
+  const eased = seatAtEase(made.value);
+  const document: BuildDocument = {
+    ...eased,
+    notes,
+    stance: { ...eased.stance, held: { ...eased.stance.held, ...options.held } },
+  };
   const planned = planBuild(document);
   if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
   console.log(

@@ -32,7 +32,14 @@ export { whatIf, type WhatIfPoint } from './stance/whatIf.js';
 export { formulaWithNumbers } from './stance/explain.js';
 export { steered, steeringSweep, turnedWheel, type Steered } from './stance/steering.js';
 export { postureOf, type Posture } from './stance/posture.js';
-export { changeBrief, followsBrief, startFromBrief, type BriefStart, type Reason } from './document/brief.js';
+export {
+  changeBrief,
+  followsBrief,
+  seatAtEase,
+  startFromBrief,
+  type BriefStart,
+  type Reason,
+} from './document/brief.js';
 export { SET_STATURE, stanceOf, type Stance, type StanceResult } from './stance/stance.js';
 export { KINDS, findKind } from './stance/kinds/registry.js';
 export { MATERIALS, findMaterial, type Material } from './frame/materials.js';
@@ -47,4 +54,47 @@ export type { AsSet } from './fixture/asSet.js';
 export { WORKSHOP_PROFILE } from './fixture/profiles.js';
 export type { Finding, Severity, Station } from './findings/finding.js';
 export { findingText, FINDING_CODES, type FindingText } from './findings/catalogue.js';
+export {
+  bodyOf,
+  inseamOf,
+  SEGMENTS,
+  OF_STATURE,
+  type Body,
+  type Measured as RiderMeasures,
+} from './rider/body.js';
+export {
+  farthestCrank,
+  figureOf,
+  gripsAt,
+  pedalAt,
+  sideAngle,
+  type Figure,
+  type Motion,
+} from './rider/figure.js';
+export { THICKNESS } from './rider/body.js';
+export type { Feet, Hands, RiderPlace, Seat } from './rider/place.js';
+export { massOf, lumpAt, SET_MASS, type Laden, type MassModel, type MassPart } from './mass/mass.js';
+export { contactsOf, frontShare, wheelLoads, type Contact, type WheelLoad } from './mass/loads.js';
+export { scaleReadings, weighed, type ScaleFault, type ScalesResult } from './mass/scales.js';
+export { USUAL_SEAT, lumpsOf } from './document/seat.js';
+export {
+  CHANGE,
+  FRICTION,
+  happensFirst,
+  tippingOf,
+  type Gain,
+  type Tipping,
+  type TurnRow,
+} from './tipping/tipping.js';
+export { supportOf, tipLimit } from './tipping/support.js';
+export { CHANGES, directionWord } from './seat/findings.js';
+export { fitRange, type Fitted } from './seat/range.js';
+export {
+  clearanceFindings,
+  clearancesOf,
+  STEPS as SWEEP_STEPS,
+  type Clearance,
+  type Clearances,
+} from './clearance/sweep.js';
+export type { Pose } from './clearance/parts.js';
 export { planBuild, type Plan, type PlanResult } from './plan.js';

@@ -6,6 +6,9 @@ import { frameOf, type Frame } from './frame/frame.js';
 import { jointFindings } from './joints/findings.js';
 import { cutPieces, type PieceCut } from './joints/pieceCut.js';
 import type { Refusal } from './stance/dimension.js';
+import { massOf, type MassModel } from './mass/mass.js';
+import { seatFindings } from './seat/findings.js';
+import { tippingOf, type Tipping } from './tipping/tipping.js';
 import { briefFindings } from './stance/briefFindings.js';
 import { stanceFindings } from './stance/findings.js';
 import { findKind } from './stance/kinds/registry.js';
@@ -20,6 +23,9 @@ export interface Plan {
   readonly stance: Stance;
   readonly frame: Frame;
   readonly cuts: readonly PieceCut[];
+  readonly mass: MassModel;
+  /** None where nothing has a weight. */
+  readonly tipping: Tipping | undefined;
   /** None where the school cannot hold this kind of vehicle. */
   readonly fixture: SlideAndPost | undefined;
   readonly findings: readonly Finding[];
@@ -40,13 +46,19 @@ export function planBuild(document: BuildDocument): PlanResult {
   const fixture = findKind(document.kind)?.schools.includes('slide-and-post')
     ? slideAndPost(document, stance)
     : undefined;
+  const mass = massOf(document, stance, frame);
+  const tipping = mass.laden.mass > 0 && mass.laden.at[2] > 0 ? tippingOf(mass.laden, stance) : undefined;
   const findings = [
     ...stanceFindings(stance),
     ...briefFindings(document, stance),
+    ...seatFindings(document, stance, mass, tipping),
     ...frame.findings,
     ...jointFindings(cuts, frame.pieces, document),
     ...(fixture ? fixtureFindings(fixture) : []),
   ];
   const { name, kind, units, paper } = document;
-  return { ok: true, plan: { name, kind, units, paper, stance, frame, cuts, fixture, findings } };
+  return {
+    ok: true,
+    plan: { name, kind, units, paper, stance, frame, cuts, mass, tipping, fixture, findings },
+  };
 }

@@ -59,6 +59,22 @@ export function startFromBrief(build: BuildDocument): Result<BriefStart> {
   return success({ document: framed.ok ? framed.value : started, reasons: start.reasons });
 }
 
+/**
+ * The build with its riders seated again: what is fitted to them at the seat station, and the trunk's lean that lets the
+ * arms be at ease. All else stays; what no vehicle comes of is left as it is.
+ */
+export function seatAtEase(build: BuildDocument): BuildDocument {
+  const kind = findKind(build.kind);
+  const set = kind?.startingSets.find(({ id }) => id === build.startingSet);
+  if (!kind || !set || build.brief.riders.length === 0) return build;
+  const seated = new Set(kind.seat.groups.flatMap(({ ids }) => ids));
+  let start: Start = { wheels: build.wheels, held: build.stance.held, reasons: [] };
+  for (const wish of riderWishes(set, build.brief.riders))
+    if (seated.has(wish.id) && wish.id in start.held) start = withWish(kind, build, start, wish);
+  for (const ease of set.ease ?? []) start = atEase(kind, build, start, ease);
+  return { ...build, stance: { ...build.stance, held: { ...start.held } } };
+}
+
 /** True while stance, wheels and frame are just what the brief starts: nobody has worked on them yet. */
 export function followsBrief(build: BuildDocument): boolean {
   const started = startFromBrief(build);

@@ -8,7 +8,7 @@ import { stanceOf } from '../stance/stance.js';
 import { withArticle } from '../words.js';
 import { EMPTY_BRIEF } from './migrate.js';
 import type { BuildDocument } from './schema.js';
-import { lumpsOf, USUAL_SEAT } from './seat.js';
+import { lumpsOf, seatOf } from './seat.js';
 
 export interface CreateOptions {
   readonly name: string;
@@ -41,7 +41,7 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
     units: options.units ?? { length: 'mm', denominator: 32 },
     wheels: options.wheels ?? { front: byMarking(set.wheels.front), rear: byMarking(set.wheels.rear) },
     stance: { held: { ...set.held, ...options.held } },
-    seat: USUAL_SEAT,
+    seat: seatOf(set),
     mass: { lumps: lumpsOf(set.lumps) },
     frame: { sections: [], nodes: [], members: [], plates: [] },
     fixture: { school: 'slide-and-post', profile: WORKSHOP_PROFILE },

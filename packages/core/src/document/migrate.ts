@@ -1,7 +1,7 @@
 import { findKind } from '../stance/kinds/registry.js';
 import { without } from '../without.js';
 import type { Brief } from './schema.js';
-import { lumpsOf, USUAL_SEAT } from './seat.js';
+import { lumpsOf, seatOf } from './seat.js';
 
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */
 export function migrated(value: Record<string, unknown>): Record<string, unknown> {
@@ -32,7 +32,7 @@ function fromVersion2(value: Record<string, unknown>): Record<string, unknown> {
     ...value,
     version: 3,
     stance: { ...stance, held: { ...Object.fromEntries(added), ...stance.held } },
-    seat: USUAL_SEAT,
+    seat: seatOf(set),
     mass: { lumps: lumpsOf(set.lumps) },
   };
 }

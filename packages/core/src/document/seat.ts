@@ -1,4 +1,4 @@
-import type { SetLump } from '../stance/dimension.js';
+import type { SetLump, StartingSet } from '../stance/dimension.js';
 import type { BuildDocument, Lump } from './schema.js';
 
 /** Gaps wanted: tyre 6, rider 20, moving metal 5 mm (handbook); all else common practice, no source. */
@@ -10,6 +10,10 @@ export const USUAL_SEAT: BuildDocument['seat'] = {
   legSlide: [-100, 100],
   armSlide: [-40, 40],
 };
+
+/** Seat of a build just started. */
+export const seatOf = ({ lock }: StartingSet): BuildDocument['seat'] =>
+  lock === undefined ? USUAL_SEAT : { ...USUAL_SEAT, lock };
 
 /** A starting set's lumps as a document holds them. */
 export const lumpsOf = (lumps: readonly SetLump[]): Lump[] =>

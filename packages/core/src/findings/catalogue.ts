@@ -1,6 +1,6 @@
 import { formatAngle } from '../units/angle.js';
 import { formatLength, type LengthDisplay } from '../units/length.js';
-import { nameInText } from '../words.js';
+import { asSentence, nameInText } from '../words.js';
 import type { Finding } from './finding.js';
 
 /** A finding in words: the same on screen, on paper and in the log. */
@@ -15,7 +15,13 @@ interface Say {
   readonly of: (key: string) => string;
   /** A length or an angle, as the finding's own `quantity` says. */
   readonly measure: (key: string) => string;
+  /** A plain number with so many digits after its point, times a factor. */
+  readonly fixed: (key: string, digits: number, times?: number) => string;
 }
+
+const footPlace = (id: string): string => (/saddle|leg/i.test(id) ? 'pedals' : 'foot rests');
+const nearest = (of: Say['of']): string =>
+  of('shown') === '' ? '' : ` ${of('dimension')} at ${of('shown')} just reaches.`;
 
 const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
   'outside-band': ({ of, measure }) => ({
@@ -97,6 +103,81 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
     title: 'Rear tyre meets the BB shell',
     text: `${mm('gap')} between tyre and shell; ${mm('wanted')} wanted.`,
     remedies: ['Lengthen the chainstay', 'Choose a smaller tyre'],
+  }),
+  'legs-do-not-reach': ({ of, mm }) => ({
+    title: `${of('rider')} does not reach the ${footPlace(of('id'))}`,
+    text: `${mm('short')} short with the leg straight.${nearest(of)}`,
+    remedies: ['Bring seat and feet together', 'Choose a shorter crank, or another rider'],
+  }),
+  'legs-too-near': ({ of, mm }) => ({
+    title: `${of('rider')} has no room for the legs`,
+    text: `The feet are ${mm('short')} nearer than the legs fold.${nearest(of)}`,
+    remedies: ['Move seat and feet apart'],
+  }),
+  'arms-do-not-reach': ({ of, mm }) => ({
+    title: `${of('rider')} does not reach the grips`,
+    text: `${mm('short')} short with the arm straight.${nearest(of)}`,
+    remedies: ['Bring the grips nearer', 'Lean the trunk towards them'],
+  }),
+  'arms-too-near': ({ of, mm }) => ({
+    title: `${of('rider')} has no room for the arms`,
+    text: `The grips are ${mm('short')} nearer than the arms fold.${nearest(of)}`,
+    remedies: ['Move the grips away', 'Lean the trunk back'],
+  }),
+  'saddle-rule': ({ of, mm }) => ({
+    title: 'Saddle off the usual height',
+    text: `${mm('value')}; 0.883 of ${of('rider')}’s inseam of ${mm('inseam')} is ${mm('wanted')}.`,
+    remedies: [`Set the saddle height to ${mm('wanted')}`, 'Keep it if it is meant'],
+  }),
+  'arms-held-up': ({ of, degrees }) => ({
+    title: `${of('rider')} holds the arms up`,
+    text: `Out by ${degrees('angle')} from hanging; over ${degrees('wanted')} they tire soon where nothing rests them.`,
+    remedies: ['Bring the grips lower or nearer', 'Give the arms or the bars a rest'],
+  }),
+  'parts-meet': ({ of, mm }) => ({
+    title: `${asSentence(of('a'))} meets ${of('b')}`,
+    text: `They stand ${mm('overlap')} in each other on the way; ${mm('wanted')} of gap wanted.`,
+    remedies: ['Move one of them away', 'Give less lock or travel'],
+  }),
+  'gap-small': ({ of, mm }) => ({
+    title: `${asSentence(of('a'))} close to ${of('b')}`,
+    text: `${mm('gap')} at the least; ${mm('wanted')} wanted.`,
+    remedies: ['Move one of them away', 'Set the wanted gap smaller, if that is meant'],
+  }),
+  'grip-lost': ({ of, mm, degrees }) => ({
+    title: `${of('rider')}: a hand leaves its grip in a tight turn`,
+    text: `${mm('short')} short with the steering turned by ${degrees('steer')}.`,
+    remedies: ['Bring the grips nearer', 'Narrow the bars', 'Give less lock'],
+  }),
+  'scales-impossible': ({ of }) => ({
+    title: 'These scale readings cannot be',
+    text: of('message'),
+    remedies: ['Correct the reading; until then the estimate stands'],
+  }),
+  'no-mass': () => ({
+    title: 'Nothing is weighed yet',
+    text: 'There are no tubes, and nothing is placed: only riders count.',
+    remedies: ['Place wheels, motor, tank and the like'],
+  }),
+  'lump-weighs-nothing': ({ of }) => ({
+    title: `${of('name')} weighs nothing`,
+    text: 'It is placed, with no mass.',
+    remedies: ['Weigh it, or take it out'],
+  }),
+  'falls-over': ({ of }) => ({
+    title: `It falls over ${of('direction')}`,
+    text: 'The centre of gravity stands outside the wheels, as it stands, with its riders.',
+    remedies: ['Move weight back over the wheels', 'Move the wheels under the weight'],
+  }),
+  'tips-first': ({ of, fixed }) => ({
+    title: 'It tips before it slides',
+    text: `On dry ground: it tips at ${fixed('limit', 2)} g sideways and would slide at ${fixed('friction', 2)} g. A static estimate on level ground.`,
+    remedies: [of('change'), 'Corner slowly; keep the first rides away from traffic'],
+  }),
+  'front-share': ({ fixed }) => ({
+    title: 'Weight on the front wheels outside the usual band',
+    text: `${fixed('share', 0, 100)} %; usual is ${fixed('low', 0, 100)} to ${fixed('high', 0, 100)} %.`,
+    remedies: ['Move the seat', 'Keep it if it is meant'],
   }),
   'member-not-placed': ({ of }) => ({
     title: `${of('member')} cannot be placed`,
@@ -200,6 +281,7 @@ export function findingText(finding: Finding, display: LengthDisplay): FindingTe
     degrees,
     of: (key) => String(value(key)),
     measure: (key) => (finding.values.quantity === 'angle' ? degrees(key) : mm(key)),
+    fixed: (key, digits, times = 1) => (Number(value(key)) * times).toFixed(digits),
   };
   const words = CATALOGUE[finding.code];
   return words ? words(say) : { title: finding.code, text: '', remedies: [] };

@@ -1,5 +1,5 @@
 export type Severity = 'stop' | 'look' | 'note';
-export type Station = 'stance' | 'tubes' | 'joints' | 'patterns' | 'fixture';
+export type Station = 'stance' | 'seat' | 'tubes' | 'joints' | 'patterns' | 'fixture';
 
 /** What the builder should know, as data; the words are in the catalogue. */
 export interface Finding {

@@ -124,13 +124,17 @@ export function farthestCrank(place: RiderPlace): number {
   return -sideAngle(place.hip, ankles);
 }
 
+/** How far knees go outwards for each part that they go up or forward. Common practice, no source. */
+const SPLAY: Readonly<Record<Hands['on'], number>> = { bars: 0, wheel: 0.55, sticks: 0, lap: 0.15 };
+
 function legOf(place: RiderPlace, motion: Motion, side: 1 | -1): Leg {
   const { body } = place;
   const wanted = add(treadOf(place.feet, motion, side), treadToAnkle(place));
   const hip = add(place.hip, [0, side * HALF_WIDTH.hips * body.stature, 0]);
   const [dx, dz] = [wanted[0] - hip[0], wanted[2] - hip[2]];
-  // The knee goes forward of a leg that hangs, and up from one that lies.
-  const { joint, end, beyond } = twoLink(hip, wanted, body.thigh, body.shank, [-dz, 0, dx]);
+  // The knee goes forward of a leg that hangs, and up from one that lies; about a wheel it goes outwards too.
+  const out = side * SPLAY[place.hands.on] * Math.hypot(dx, dz);
+  const { joint, end, beyond } = twoLink(hip, wanted, body.thigh, body.shank, [-dz, out, dx]);
   const toes = direction(toesOf(place));
   const foot = OF_STATURE.footLength * body.stature;
   const down = scale(direction(toesOf(place) + 90), -body.ankleHeight);

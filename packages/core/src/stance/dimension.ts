@@ -196,6 +196,8 @@ export interface StartingSet {
   readonly bands: string;
   readonly fit?: readonly Fit[];
   readonly ease?: readonly Ease[];
+  /** Steering lock to each side, degrees, where it is not the usual one. */
+  readonly lock?: number;
   /** What the vehicle carries besides its tubes and riders, until it is weighed. */
   readonly lumps: readonly SetLump[];
   /** Options for the pattern that makes the first frame. */

@@ -28,7 +28,8 @@ const tell = (
   severity: Finding['severity'],
   ref: string,
   values: Finding['values'],
-): Finding => ({ code, severity, where: { station: 'stance', ref }, values });
+  station: Finding['where']['station'] = 'stance',
+): Finding => ({ code, severity, where: { station, ref }, values });
 
 /** A front and a rear tyre stand in each other; tyres beside each other pass. */
 function wheelFindings({ standing }: Stance): Finding[] {
@@ -110,6 +111,8 @@ function bandFindings({ values, bands }: Stance, kind: Kind): Finding[] {
     if (value === undefined || !dimension || id === 'toeClearance' || (value >= low && value <= high))
       return [];
     const { name, quantity } = dimension;
-    return [tell('outside-band', 'note', id, { dimension: name, quantity, value, low, high, use })];
+    const seated = kind.seat.groups.some(({ ids }) => ids.includes(id));
+    const station = seated && !kind.groups.some(({ ids }) => ids.includes(id)) ? 'seat' : 'stance';
+    return [tell('outside-band', 'note', id, { dimension: name, quantity, value, low, high, use }, station)];
   });
 }

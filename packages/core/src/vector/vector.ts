@@ -13,7 +13,7 @@ export const cross = (a: Vector, b: Vector): Vector => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-export const length = (a: Vector): number => Math.hypot(a[0], a[1], a[2]);
+export const length = (a: Vector): number => Math.sqrt(a[0] * a[0] + a[1] * a[1] + a[2] * a[2]);
 export const distance = (a: Vector, b: Vector): number => length(subtract(a, b));
 /** `a + along * direction` */
 export const along = (a: Vector, direction: Vector, amount: number): Vector =>

@@ -72,6 +72,7 @@ const SETS: readonly StartingSet[] = [
     wheels: { front: '110/70-17', rear: '140/70-17' },
     bands: 'standard',
     ease: ASTRIDE_EASE,
+    lock: 30,
     lumps: MOTORCYCLE_LUMPS,
     held: held({
       ...astride(),
@@ -92,6 +93,7 @@ const SETS: readonly StartingSet[] = [
     wheels: { front: '120/70-17', rear: '160/60-17' },
     bands: 'sport',
     ease: ASTRIDE_EASE,
+    lock: 30,
     lumps: MOTORCYCLE_LUMPS,
     held: held({
       ...astride({
@@ -124,6 +126,7 @@ const SETS: readonly StartingSet[] = [
     wheels: { front: '100/90-19', rear: '150/80-16' },
     bands: 'cruiser',
     ease: ASTRIDE_EASE,
+    lock: 30,
     lumps: MOTORCYCLE_LUMPS,
     held: held({
       ...astride({
@@ -133,7 +136,7 @@ const SETS: readonly StartingSet[] = [
         pegHeight: 300,
         trunkLean: 95,
         barReach: -230,
-        barRise: 190,
+        barRise: 150,
         barWidth: 700,
       }),
       rake: 32,
@@ -159,6 +162,7 @@ const LOW_SETS: readonly StartingSet[] = [
     wheels: { front: '110/80-16', rear: '140/70-17' },
     bands: 'low',
     fit: SEATED_FIT,
+    lock: 25,
     lumps: LOW_MOTORCYCLE_LUMPS,
     held: held({
       rake: 30,
@@ -180,8 +184,8 @@ const LOW_SETS: readonly StartingSet[] = [
       baseAngle: 10,
       baseLength: 330,
       seatThickness: 60,
-      barReach: -520,
-      barRise: 120,
+      barReach: -540,
+      barRise: -30,
       barWidth: 640,
     }),
   },

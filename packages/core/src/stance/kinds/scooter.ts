@@ -1,5 +1,5 @@
 import { kindOf } from '../assembly.js';
-import type { Fit, Kind, StartingSet } from '../dimension.js';
+import type { Ease, Fit, Kind, StartingSet } from '../dimension.js';
 import { deck } from '../assemblies/floor.js';
 import { standingRider } from '../assemblies/riders/kinds.js';
 import { forkFront } from '../assemblies/singleFront.js';
@@ -9,11 +9,9 @@ import { band } from './bands.js';
 import { BARS_GROUP, figureGroup, FORK_GROUP, RIGID, TRAVEL_GROUP } from './groups.js';
 import { SCOOTER_LUMPS } from './lumps.js';
 
-/** Hip to sole is 0.53 of the stature (Drillis and Contini); the bars grow with it [common practice, from memory]. */
-const STANDING_FIT: readonly Fit[] = [
-  { dimension: 'hipHeight', rider: 0, perStature: 0.53 },
-  { dimension: 'barRise', rider: 0, perStature: 0.55 },
-];
+/** Hip to sole is 0.53 of the stature (Drillis and Contini); elbows bent [common practice]: the bars' height comes out so. */
+const STANDING_FIT: readonly Fit[] = [{ dimension: 'hipHeight', rider: 0, perStature: 0.53 }];
+const STANDING_EASE: readonly Ease[] = [{ dimension: 'barRise', angle: 'elbowAngle', value: 150 }];
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 const SETS: readonly StartingSet[] = [
@@ -24,6 +22,7 @@ const SETS: readonly StartingSet[] = [
     wheels: { front: '47-203', rear: '47-203' },
     bands: 'scooter',
     fit: STANDING_FIT,
+    ease: STANDING_EASE,
     lumps: SCOOTER_LUMPS,
     held: {
       headAngle: 74,
@@ -41,7 +40,7 @@ const SETS: readonly StartingSet[] = [
       hipHeight: 945,
       trunkLean: 86,
       barReach: -20,
-      barRise: 565,
+      barRise: 585,
       barWidth: 480,
       ...RIGID,
     },
@@ -53,6 +52,7 @@ const SETS: readonly StartingSet[] = [
     wheels: { front: '47-406', rear: '47-305' },
     bands: 'scooter',
     fit: STANDING_FIT,
+    ease: STANDING_EASE,
     lumps: SCOOTER_LUMPS,
     held: {
       headAngle: 73,
@@ -70,7 +70,7 @@ const SETS: readonly StartingSet[] = [
       hipHeight: 945,
       trunkLean: 86,
       barReach: -30,
-      barRise: 440,
+      barRise: 460,
       barWidth: 520,
       ...RIGID,
     },

@@ -1,7 +1,7 @@
 import { kindOf } from '../assembly.js';
 import type { Kind, StartingSet } from '../dimension.js';
 import { floor } from '../assemblies/floor.js';
-import { deltaRider, tadpoleRider } from '../assemblies/riders/kinds.js';
+import { reclinedRider } from '../assemblies/riders/kinds.js';
 import { seated } from '../assemblies/seated.js';
 import { forkFront } from '../assemblies/singleFront.js';
 import { travel } from '../assemblies/travel.js';
@@ -9,7 +9,6 @@ import { twoTrackFront } from '../assemblies/twoTrackFront.js';
 import { rearPair, singleRear, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
 import { band, PRACTICE } from './bands.js';
 import {
-  BARS_GROUP,
   figureGroup,
   FORK_GROUP,
   RIGID,
@@ -21,9 +20,14 @@ import {
 } from './groups.js';
 import { pairLumps, singleLump, trikeLumps } from './lumps.js';
 
+const RECLINED_GROUPS: Kind['seat']['groups'] = [
+  shellGroup(['crankLength']),
+  { title: 'Side-sticks', ids: ['gripsAhead', 'gripsHeight', 'barWidth'] },
+  figureGroup('Rider', '', true),
+];
 const reclined = (more: Record<string, number>) => ({
-  baseAngle: 12,
-  baseLength: 330,
+  baseAngle: 8,
+  baseLength: 280,
   seatThickness: 30,
   crankLength: 165,
   ...more,
@@ -37,6 +41,7 @@ const DELTA_SETS: readonly StartingSet[] = [
     about: '47-507 in front, 40-406 behind; trail is held and the fork offset follows.',
     wheels: { front: '47-507', rear: '40-406' },
     bands: 'delta',
+    lock: 20,
     fit: SEATED_FIT,
     lumps: [...trikeLumps(9), singleLump('front', 1.8), ...pairLumps('rear', 1.7)],
     held: {
@@ -48,11 +53,11 @@ const DELTA_SETS: readonly StartingSet[] = [
       wheelbase: 1150,
       rearTrack: 760,
       groundClearance: 190,
-      seatAhead: 550,
+      seatAhead: 250,
       seatHeight: 330,
-      legRoom: 930,
-      pedalHeight: 420,
-      ...reclined({ backAngle: 58, barReach: 20, barRise: 40, barWidth: 560 }),
+      legRoom: 915,
+      pedalHeight: 560,
+      ...reclined({ backAngle: 58, gripsAhead: 130, gripsHeight: 400, barWidth: 580 }),
       ...RIGID,
     },
   },
@@ -62,6 +67,7 @@ const DELTA_SETS: readonly StartingSet[] = [
     about: 'The single front wheel is driven by its hub: a short wheelbase keeps load on it.',
     wheels: { front: '47-559', rear: '40-406' },
     bands: 'delta',
+    lock: 20,
     fit: SEATED_FIT,
     lumps: [...trikeLumps(9), singleLump('front', 1.8), ...pairLumps('rear', 1.7)],
     held: {
@@ -73,11 +79,11 @@ const DELTA_SETS: readonly StartingSet[] = [
       wheelbase: 1080,
       rearTrack: 780,
       groundClearance: 200,
-      seatAhead: 500,
+      seatAhead: 290,
       seatHeight: 340,
-      legRoom: 930,
-      pedalHeight: 430,
-      ...reclined({ backAngle: 58, barReach: 20, barRise: 40, barWidth: 560 }),
+      legRoom: 915,
+      pedalHeight: 590,
+      ...reclined({ backAngle: 58, gripsAhead: 130, gripsHeight: 410, barWidth: 580 }),
       ...RIGID,
     },
   },
@@ -95,7 +101,7 @@ export const DELTA_TRIKE: Kind = kindOf(
       SEAT_GROUP,
       TRAVEL_GROUP,
     ],
-    seatGroups: [shellGroup(['crankLength']), BARS_GROUP, figureGroup('Rider', '', true)],
+    seatGroups: RECLINED_GROUPS,
     readings: [
       'wheelbase',
       'rearTrack',
@@ -126,8 +132,8 @@ export const DELTA_TRIKE: Kind = kindOf(
     forkFront,
     rearPair(760),
     floor(190),
-    seated({ seatAhead: 550, seatHeight: 330, legRoom: 930, pedalHeight: 420, backAngle: 58, feetOn: 'BB' }),
-    deltaRider,
+    seated({ seatAhead: 500, seatHeight: 330, legRoom: 930, pedalHeight: 590, backAngle: 58, feetOn: 'BB' }),
+    reclinedRider,
     travel(forkFront, straightUpRear),
   ],
 );
@@ -145,7 +151,7 @@ const tadpoleFront = twoTrackFront(FRONT);
 const tadpole = (more: Record<string, number>) => ({
   ...FRONT,
   groundClearance: 110,
-  seatAhead: 400,
+  seatAhead: 570,
   seatHeight: 260,
   legRoom: 930,
   pedalHeight: 370,
@@ -173,7 +179,7 @@ const TADPOLE_SETS: readonly StartingSet[] = [
     bands: 'tadpole',
     fit: SEATED_FIT,
     lumps: [...trikeLumps(8), singleLump('rear', 2.6), ...pairLumps('front', 1.6, 2)],
-    held: tadpole({ wheelbase: 1020, frontTrack: 740, seatAhead: 350, seatHeight: 230, groundClearance: 95 }),
+    held: tadpole({ wheelbase: 1020, frontTrack: 740, seatAhead: 470, seatHeight: 230, groundClearance: 95 }),
   },
 ];
 
@@ -192,11 +198,7 @@ export const TADPOLE_TRIKE: Kind = kindOf(
       SEAT_GROUP,
       TRAVEL_GROUP,
     ],
-    seatGroups: [
-      shellGroup(['crankLength']),
-      { title: 'Side-sticks', ids: ['gripsAhead', 'gripsHeight', 'barWidth'] },
-      figureGroup('Rider', '', true),
-    ],
+    seatGroups: RECLINED_GROUPS,
     readings: [
       'wheelbase',
       'frontTrack',
@@ -228,8 +230,8 @@ export const TADPOLE_TRIKE: Kind = kindOf(
     straightUpRear,
     tadpoleFront,
     floor(110),
-    seated({ seatAhead: 400, seatHeight: 260, legRoom: 930, pedalHeight: 370, backAngle: 42, feetOn: 'BB' }),
-    tadpoleRider,
+    seated({ seatAhead: 560, seatHeight: 260, legRoom: 930, pedalHeight: 370, backAngle: 42, feetOn: 'BB' }),
+    reclinedRider,
     travel(tadpoleFront, straightUpRear),
   ],
 );

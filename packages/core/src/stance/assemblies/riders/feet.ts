@@ -6,7 +6,7 @@ import type { DeckState, SeatedState, WheelbaseState } from '../../states.js';
 import { NO_PICTURES, read, type Part } from './part.js';
 
 /** Middle of the vehicle to the middle of a pedal or foot, mm. Common practice, no source. */
-const TREAD = { cranks: 115, pedals: 120, deck: 70 } as const;
+const TREAD = { cranks: 115, pedals: 120, pegs: 190, deck: 70 } as const;
 /** A foot's middle inside the end of its peg, mm. Common practice, no source. */
 const INSIDE_PEG = 45;
 
@@ -53,7 +53,7 @@ export const restsAtPedals = <S extends SeatedState>({
   of: (s) => ({
     on: 'rests',
     at: [s.seatAhead + s.legRoom, across(s), s.pedalHeight],
-    tread: TREAD.pedals,
+    tread: arch ? TREAD.pegs : TREAD.pedals,
     arch,
   }),
 });

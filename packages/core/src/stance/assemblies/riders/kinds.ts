@@ -55,21 +55,8 @@ export const standingRider: Assembly = rider<ForkState & DeckState>({
   },
 });
 
-/** In a delta trike, with bars reached back from its head tube. */
-export const deltaRider: Assembly = rider<ForkState & SeatedState>({
-  slot: '',
-  place: 0,
-  name: 'Rider',
-  posture: 'reclined',
-  cranks: true,
-  seat: shell(),
-  feet: cranksAtPedals(165),
-  hands: bars<ForkState>(forkOf, { barReach: -520, barRise: 120, barWidth: 560 }),
-  adjusters: { legs: BOOM, arms: { dimension: 'barReach', name: 'bar position' } },
-});
-
-/** In a tadpole trike, with a stick each side. */
-export const tadpoleRider: Assembly = rider<SeatedState>({
+/** In a trike, pedals ahead and a stick each side of the seat. */
+export const reclinedRider: Assembly = rider<SeatedState>({
   slot: '',
   place: 0,
   name: 'Rider',

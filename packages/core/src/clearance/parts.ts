@@ -1,0 +1,333 @@
+import type { BuildDocument } from '../document/schema.js';
+import type { Plan } from '../plan.js';
+import { THICKNESS } from '../rider/body.js';
+import { figureOf, gripsAt, type Figure } from '../rider/figure.js';
+import type { RiderPlace } from '../rider/place.js';
+import type { Kind, StandingWheel } from '../stance/dimension.js';
+import { fullTravel, unladen } from '../stance/springs.js';
+import { turnedWheel } from '../stance/steering.js';
+import { add, along, scale, subtract, turn, type Vector } from '../vector/vector.js';
+import { lumpAt } from '../mass/mass.js';
+import { ball, capsule, tyre, type Capsule, type Shape } from './shapes.js';
+
+/** How the moving parts stand: crank in degrees, steering in degrees to the left, travel from 0 unladen to 1 pressed home. */
+export interface Pose {
+  readonly crank: number;
+  readonly steer: number;
+  readonly travel: number;
+}
+export type Moves = Readonly<Partial<Record<keyof Pose, true>>>;
+
+/** What a part is, for the gap that is wanted of it. */
+export type Sort = 'tyre' | 'rider' | 'metal';
+
+/** A part as rods; what it moves with says over what a sweep must go. */
+export interface Rods {
+  readonly name: string;
+  readonly sort: Sort;
+  readonly moves: Moves;
+  readonly at: (pose: Pose) => readonly Capsule[];
+}
+/** A part that rods may meet. */
+export interface Body {
+  readonly name: string;
+  readonly sort: Sort;
+  readonly moves: Moves;
+  readonly at: (pose: Pose) => readonly Shape[];
+}
+export interface Pair {
+  readonly a: Rods;
+  readonly b: Body;
+}
+
+/** Half thicknesses of metal parts that no tubes stand for yet, mm. Common practice, no source. */
+const METAL = { bar: 12, stem: 16, column: 13, rim: 14, fork: 16, edge: 10 } as const;
+
+/** Everything that could meet, as pairs worth sweeping. */
+export function pairsOf(document: BuildDocument, plan: Plan, kind: Kind): Pair[] {
+  const { stance } = plan;
+  const wheels = wheelParts(plan, kind);
+  const frame = plan.frame.pieces.map(({ name, mark, start, end, section }): Rods & Body => {
+    const rods = [capsule(start, end, section.diameter / 2)];
+    return { name: `${name} (${mark})`, sort: 'metal', moves: {}, at: () => rods };
+  });
+  const ground: Body = groundPart(plan, kind);
+  const several = stance.places.length > 1;
+  const riders = stance.places.flatMap((place) =>
+    riderPairs(place, several ? `${place.name}: ` : '', wheels, frame, ground),
+  );
+  const tyres = wheels.flatMap((wheel) => frame.map((tube): Pair => ({ a: tube, b: wheel })));
+  return [
+    ...riders,
+    ...tyres,
+    ...barPairs(stance.places, frame),
+    ...seatPairs(stance.places, wheels),
+    ...boxPairs(document, plan),
+  ];
+}
+
+function riderPairs(
+  place: RiderPlace,
+  whose: string,
+  wheels: readonly Body[],
+  frame: readonly Body[],
+  ground: Body,
+): Pair[] {
+  const cranks = place.feet.on === 'cranks';
+  const turns: Moves = cranks ? { crank: true } : {};
+  const figure = rememberedBy(
+    ({ crank }: Pose) => crank,
+    ({ crank }) => figureOf(place, { crank, steer: 0 }),
+  );
+  const { stature } = place.body;
+  const rider = (name: string, moves: Moves, rods: (figure: Figure, pose: Pose) => Capsule[]): Rods => ({
+    name: whose + name,
+    sort: 'rider',
+    moves,
+    at: (pose) => rods(figure(pose), pose),
+  });
+  const legs = (of: (leg: Figure['legs']['left']) => Capsule) => (posed: Figure) => [
+    of(posed.legs.left),
+    of(posed.legs.right),
+  ];
+  const thigh = rider(
+    'thigh',
+    turns,
+    legs(({ hip, knee }) => capsule(hip, knee, THICKNESS.thighAtKnee * stature)),
+  );
+  const knee = rider(
+    'knee',
+    turns,
+    legs(({ knee: at }) => ball(at, THICKNESS.knee * stature)),
+  );
+  const calf = rider('calf', turns, ({ legs: { left, right } }) =>
+    [left, right].flatMap(({ knee: from, ankle }) => {
+      const middle = scale(add(from, ankle), 0.5);
+      return [
+        capsule(from, middle, THICKNESS.calf * stature),
+        capsule(middle, ankle, THICKNESS.ankle * stature),
+      ];
+    }),
+  );
+  const toe = rider(
+    'toe',
+    turns,
+    legs(({ tread, toe: at }) => capsule(tread, at, TOE * stature)),
+  );
+  const heel = rider(
+    'heel',
+    turns,
+    legs(({ heel: at }) => ball(along(at, [0, 0, 1], HEEL * stature), HEEL * stature)),
+  );
+  const trunk = rider('trunk', {}, ({ hip, shoulder }) => [
+    capsule(hip, shoulder, THICKNESS.trunk * stature),
+  ]);
+  const steering = steeringParts(place, whose);
+  const seat = seatParts(place, whose);
+  return [
+    ...steering.flatMap((part): Pair[] => [
+      { a: knee, b: part },
+      { a: thigh, b: part },
+      { a: trunk, b: part },
+    ]),
+    ...seat.edge.map((edge): Pair => ({ a: thigh, b: edge })),
+    ...(cranks || place.posture === 'feet-forward' ? [{ a: heel, b: ground }] : []),
+    ...wheels.flatMap((wheel): Pair[] => [
+      { a: toe, b: wheel },
+      { a: calf, b: wheel },
+    ]),
+    ...frame.flatMap((tube): Pair[] => [
+      { a: heel, b: tube },
+      { a: calf, b: tube },
+    ]),
+  ];
+}
+/** Half thicknesses of heel and toe as fractions of the stature. From memory. */
+const HEEL = 0.018;
+const TOE = 0.016;
+
+/** Bars, wheel, column or sticks, as rods. */
+function steeringParts(place: RiderPlace, whose: string): Body[] {
+  const { hands } = place;
+  const part = (name: string, moves: Moves, at: (pose: Pose) => Capsule[]): Rods & Body => ({
+    name: whose + name,
+    sort: 'metal',
+    moves,
+    at,
+  });
+  if (hands.on === 'bars') {
+    const moves: Moves = hands.axis ? { steer: true } : {};
+    return [
+      barOf(place, whose),
+      part('stem', moves, ({ steer }) => {
+        const [left, right] = gripsAt(hands, place, steer);
+        return [capsule(turnedAbout(hands, hands.stem, steer), scale(add(left, right), 0.5), METAL.stem)];
+      }),
+    ];
+  }
+  if (hands.on === 'wheel') {
+    const rim: Body = {
+      name: `${whose}steering wheel`,
+      sort: 'metal',
+      moves: {},
+      at: () => [
+        {
+          is: 'disc',
+          centre: hands.centre,
+          spindle: hands.axis,
+          radius: hands.radius,
+          half: 0,
+          round: METAL.rim,
+        },
+      ],
+    };
+    return [
+      rim,
+      part('column', {}, () => [
+        capsule(hands.columnFoot, along(hands.centre, hands.axis, -METAL.rim), METAL.column),
+      ]),
+    ];
+  }
+  if (hands.on === 'sticks')
+    return [
+      part('side-sticks', { steer: true }, ({ steer }) => {
+        const [left, right] = gripsAt(hands, place, steer);
+        const rod = (grip: Vector) => capsule(grip, add(grip, [0, 0, -hands.pivot * 0.6]), METAL.bar);
+        return [rod(left), rod(right)];
+      }),
+    ];
+  return [];
+}
+
+const turnedAbout = (hands: RiderPlace['hands'] & { on: 'bars' }, at: Vector, steer: number): Vector =>
+  hands.axis ? add(hands.axis.point, turn(subtract(at, hands.axis.point), hands.axis.up, steer)) : at;
+
+/** Front edge and back of a seat. */
+function seatParts(
+  { seat }: RiderPlace,
+  whose: string,
+): { readonly edge: Body[]; readonly shell: (Rods & Body)[] } {
+  if (seat.as !== 'shell') return { edge: [], shell: [] };
+  const across = (at: Vector, half: number): Capsule =>
+    capsule(add(at, [0, half, 0]), add(at, [0, -half, 0]), METAL.edge);
+  const sunk: Vector = [0, 0, -METAL.edge];
+  const edge: Body = {
+    name: `${whose}front edge of the seat`,
+    sort: 'metal',
+    moves: {},
+    at: () => [across(add(seat.base, sunk), seat.half)],
+  };
+  const rods = [0, 0.5, 1].flatMap((share) => {
+    const on = along(seat.corner, subtract(seat.top, seat.corner), share);
+    const under = along(seat.corner, subtract(seat.base, seat.corner), share);
+    return [across(on, seat.half), across(add(under, [0, 0, -seat.thickness]), seat.half)];
+  });
+  return { edge: [edge], shell: [{ name: `${whose}seat`, sort: 'metal', moves: {}, at: () => rods }] };
+}
+
+/** The bar itself, from grip to grip. */
+function barOf(place: RiderPlace, whose: string): Rods & Body {
+  const { hands } = place;
+  return {
+    name: `${whose}bars`,
+    sort: 'metal',
+    moves: hands.on === 'bars' && hands.axis ? { steer: true } : {},
+    at: ({ steer }) => [capsule(...gripsAt(hands, place, steer), METAL.bar)],
+  };
+}
+
+/** Bars that turn, against the tubes they swing over; the head tube carries them. */
+const barPairs = (places: readonly RiderPlace[], frame: readonly Body[]): Pair[] =>
+  places
+    .filter(({ hands }) => hands.on === 'bars' && hands.axis)
+    .flatMap((place) =>
+      frame
+        .filter(({ name }) => !name.startsWith('Head tube'))
+        .map((tube): Pair => ({ a: barOf(place, ''), b: tube })),
+    );
+
+const seatPairs = (places: readonly RiderPlace[], wheels: readonly Body[]): Pair[] =>
+  places.flatMap((place) =>
+    seatParts(place, '').shell.flatMap((shell) => wheels.map((wheel): Pair => ({ a: shell, b: wheel }))),
+  );
+
+/** Boxes of engines and the like against seats. */
+function boxPairs(document: BuildDocument, { stance }: Plan): Pair[] {
+  const boxes = document.mass.lumps.flatMap((lump): Body[] => {
+    const { box } = lump;
+    if (!box) return [];
+    const half: Vector = [box[0] / 2, box[1] / 2, box[2] / 2];
+    const shape: Shape = { is: 'box', centre: lumpAt(lump, stance).at, half };
+    return [{ name: lump.name.toLowerCase(), sort: 'metal', moves: {}, at: () => [shape] }];
+  });
+  return stance.places.flatMap((place) =>
+    seatParts(place, '').shell.flatMap((shell) => boxes.map((box): Pair => ({ a: shell, b: box }))),
+  );
+}
+
+/** Where each end's wheels have gone, against ride height. */
+function shiftsOf(
+  { stance: { state } }: Plan,
+  kind: Kind,
+): (travel: number) => { front: Vector; rear: Vector } {
+  const springs = state as Record<'frontTravel' | 'frontSag' | 'rearTravel' | 'rearSag', number>;
+  const [low, high] = [unladen(springs), fullTravel(springs)];
+  const ride = kind.axles(state, { front: 0, rear: 0 });
+  return (travel) => {
+    const of = (end: 'front' | 'rear') => low[end] + (high[end] - low[end]) * travel;
+    const axles = kind.axles(state, { front: of('front'), rear: of('rear') });
+    const by = (end: 'front' | 'rear'): Vector => [axles[end].x - ride[end].x, 0, axles[end].z - ride[end].z];
+    return { front: by('front'), rear: by('rear') };
+  };
+}
+
+function wheelParts(plan: Plan, kind: Kind): Body[] {
+  const { standing, steered, postures } = plan.stance;
+  const shifts = shiftsOf(plan, kind);
+  const springs: Moves = postures ? { travel: true } : {};
+  return standing.map((wheel): Body => {
+    const turning = steered.find(({ id }) => id === wheel.id);
+    const moved = (travel: number): StandingWheel => ({
+      ...(turning ?? wheel),
+      centre: add(wheel.centre, postures ? shifts(travel)[wheel.end] : [0, 0, 0]),
+    });
+    return {
+      name: `${nameOfWheel(wheel.id)} tyre`,
+      sort: 'tyre',
+      moves: turning ? { ...springs, steer: true } : springs,
+      at: ({ steer, travel }) => [
+        tyre(turning ? turnedWheel({ ...turning, ...moved(travel) }, steer) : moved(travel)),
+      ],
+    };
+  });
+}
+const nameOfWheel = (id: string): string => id.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+
+function groundPart(plan: Plan, kind: Kind): Body {
+  const shifts = shiftsOf(plan, kind);
+  const wheelbase = plan.stance.values.wheelbase!;
+  const springs = plan.stance.postures !== undefined;
+  return {
+    name: 'ground',
+    sort: 'metal',
+    moves: springs ? { travel: true } : {},
+    at: ({ travel }) => {
+      const by = springs ? shifts(travel) : { rear: [0, 0, 0] as const, front: [0, 0, 0] as const };
+      return [{ is: 'ground', rear: by.rear, front: add([wheelbase, 0, 0], by.front) }];
+    },
+  };
+}
+
+/** One figure a crank angle: several parts ask for it. */
+function rememberedBy<A, K, T>(key: (given: A) => K, work: (given: A) => T): (given: A) => T {
+  const known = new Map<K, T>();
+  return (given) => {
+    const k = key(given);
+    let found = known.get(k);
+    if (found === undefined) {
+      found = work(given);
+      known.set(k, found);
+    }
+    return found;
+  };
+}

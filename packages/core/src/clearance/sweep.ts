@@ -1,0 +1,203 @@
+import type { BuildDocument } from '../document/schema.js';
+import type { Finding } from '../findings/finding.js';
+import type { Plan } from '../plan.js';
+import { figureOf } from '../rider/figure.js';
+import { findKind } from '../stance/kinds/registry.js';
+import type { Vector } from '../vector/vector.js';
+import { pairsOf, type Body, type Moves, type Pair, type Pose, type Rods, type Sort } from './parts.js';
+import { gap, gapPlace, leastPossible, type Capsule, type Shape } from './shapes.js';
+
+/** The least gap between two parts through everything that moves them. */
+export interface Clearance {
+  readonly id: string;
+  readonly a: string;
+  readonly b: string;
+  /** mm; negative where they stand in each other. */
+  readonly gap: number;
+  readonly wanted: number;
+  /** Where, as the parts stand then. */
+  readonly at: Vector;
+  readonly pose: Pose;
+  /** What of the pose it depends on. */
+  readonly moves: Moves;
+}
+/** A hand that leaves its grip on the way to full lock. */
+export interface LostGrip {
+  readonly rider: string;
+  readonly steer: number;
+  /** mm. */
+  readonly short: number;
+}
+export interface Clearances {
+  /** Tightest first, against what is wanted. */
+  readonly gaps: readonly Clearance[];
+  readonly lostGrips: readonly LostGrip[];
+  /** Poses looked at. */
+  readonly poses: number;
+}
+
+/** Steps of the sweep: pedals every 5 degrees, steering lock to lock, travel from unladen to pressed home. */
+export const STEPS = { crank: 72, steer: 21, travel: 5 } as const;
+/** Gaps wider than this are not told, mm. */
+const FAR = 250;
+
+/** Sweeps pedals, steering and travel, and finds the least gap of every pair of parts that could meet. */
+export function clearancesOf(document: BuildDocument, plan: Plan): Clearances {
+  const kind = findKind(plan.kind);
+  if (!kind) return { gaps: [], lostGrips: [], poses: 0 };
+  const { gaps: wanted, lock } = document.seat;
+  const steers = Array.from({ length: STEPS.steer }, (_, i) => -lock + (2 * lock * i) / (STEPS.steer - 1));
+  const rest: Pose = { crank: 90, steer: 0, travel: restTravel(plan) };
+  const values: Values = {
+    crank: Array.from({ length: STEPS.crank }, (_, i) => (360 * i) / STEPS.crank),
+    steer: steers,
+    travel: Array.from({ length: STEPS.travel }, (_, i) => i / (STEPS.travel - 1)),
+  };
+  const rodsIn = once((part: Rods) => posesOf(part, values, rest));
+  const shapesIn = once((part: Body) => posesOf(part, values, rest));
+  const found = pairsOf(document, plan, kind).map((pair) => least(pair, rodsIn, shapesIn, rest, wanted));
+  return {
+    gaps: tightest(found.filter((each) => each.gap < FAR)),
+    lostGrips: lostGrips(plan, steers),
+    poses: STEPS.crank * STEPS.steer * STEPS.travel,
+  };
+}
+
+/** Findings of gaps smaller than wanted, and of hands that leave their grips. */
+export function clearanceFindings({ gaps, lostGrips: lost }: Clearances): Finding[] {
+  const at = (ref: string): Finding['where'] => ({ station: 'seat', ref });
+  return [
+    ...gaps
+      .filter((each) => each.gap < each.wanted)
+      .map(({ id, a, b, gap: value, wanted, moves }): Finding => ({
+        code: value < 0 ? 'parts-meet' : 'gap-small',
+        // Feet can be kept clear of a wheel while it is turned far; what always meets must be mended.
+        severity: value < 0 && !(moves.crank && moves.steer) ? 'stop' : 'look',
+        where: at(id),
+        values: { a, b, gap: value, overlap: -value, wanted },
+      })),
+    ...lost.map(({ rider, steer, short }): Finding => ({
+      code: 'grip-lost',
+      severity: 'look',
+      where: at('clearances'),
+      values: { rider, steer: Math.abs(steer), short },
+    })),
+  ];
+}
+
+/** Where travel stands at ride height, 0 to 1. */
+function restTravel({ stance: { state } }: Plan): number {
+  const travel = Math.max(state.frontTravel ?? 0, state.rearTravel ?? 0);
+  const sag = (state.frontTravel ?? 0) >= (state.rearTravel ?? 0) ? state.frontSag : state.rearSag;
+  return travel > 0 ? (sag ?? 0) / travel : 0;
+}
+
+/** A part in each pose that it has of its own. */
+interface Posed<T> {
+  readonly pose: Partial<Pose>;
+  readonly shapes: readonly T[];
+}
+type Values = Readonly<Record<keyof Pose, readonly number[]>>;
+const AXES = ['travel', 'steer', 'crank'] as const;
+
+function posesOf<T>(
+  part: { readonly moves: Moves; readonly at: (pose: Pose) => readonly T[] },
+  values: Values,
+  rest: Pose,
+): Posed<T>[] {
+  const over = (of: keyof Pose) => (part.moves[of] ? values[of] : [undefined]);
+  const poses = over('travel').flatMap((travel) =>
+    over('steer').flatMap((steer) =>
+      over('crank').map((crank): Posed<T> => {
+        const pose = {
+          ...(travel === undefined ? {} : { travel }),
+          ...(steer === undefined ? {} : { steer }),
+          ...(crank === undefined ? {} : { crank }),
+        };
+        return { pose, shapes: part.at({ ...rest, ...pose }) };
+      }),
+    ),
+  );
+  // A coarse pass first: once a small gap is known, most other poses need no second look.
+  return [
+    ...poses.filter((_, index) => index % COARSE === 0),
+    ...poses.filter((_, index) => index % COARSE > 0),
+  ];
+}
+const COARSE = 7;
+
+/** Every pose of one part against every pose of the other that goes with it. */
+function least(
+  { a, b }: Pair,
+  rodsIn: (part: Rods) => readonly Posed<Capsule>[],
+  shapesIn: (part: Body) => readonly Posed<Shape>[],
+  rest: Pose,
+  wanted: BuildDocument['seat']['gaps'],
+): Clearance {
+  const shared = AXES.filter((axis) => a.moves[axis] && b.moves[axis]);
+  let best: { gap: number; pose: Pose; rod?: Capsule; other?: Shape } = { gap: FAR, pose: rest };
+  for (const one of rodsIn(a))
+    for (const two of shapesIn(b)) {
+      if (shared.some((axis) => one.pose[axis] !== two.pose[axis])) continue;
+      for (const rod of one.shapes)
+        for (const other of two.shapes) {
+          if (leastPossible(rod, other) >= best.gap) continue;
+          const distance = gap(rod, other);
+          if (distance < best.gap)
+            best = { gap: distance, pose: { ...rest, ...one.pose, ...two.pose }, rod, other };
+        }
+    }
+  return {
+    id: `${a.name} ${b.name}`,
+    a: a.name,
+    b: b.name,
+    gap: best.gap,
+    wanted: wantedGap(a.sort, b.sort, wanted),
+    at: best.rod && best.other ? gapPlace(best.rod, best.other) : [0, 0, 0],
+    pose: best.pose,
+    moves: { ...a.moves, ...b.moves },
+  };
+}
+
+/** The same answer for the same thing asked, worked out once. */
+function once<A extends object, T>(work: (given: A) => T): (given: A) => T {
+  const known = new Map<A, T>();
+  return (given) => {
+    let found = known.get(given);
+    if (found === undefined) known.set(given, (found = work(given)));
+    return found;
+  };
+}
+
+function wantedGap(a: Sort, b: Sort, wanted: BuildDocument['seat']['gaps']): number {
+  if (a === 'rider' || b === 'rider') return wanted.rider;
+  return a === 'tyre' || b === 'tyre' ? wanted.tyre : wanted.metal;
+}
+
+/** One row for each pair of names: the sides are told together. */
+function tightest(found: readonly Clearance[]): Clearance[] {
+  const byId = new Map<string, Clearance>();
+  for (const each of found) {
+    const before = byId.get(each.id);
+    if (!before || each.gap < before.gap) byId.set(each.id, each);
+  }
+  return [...byId.values()].sort((x, y) => x.gap - x.wanted - (y.gap - y.wanted));
+}
+
+/** Out of reach by less than this a hand holds on all the same, as the shoulders turn with the bars, mm. Common practice, no source. */
+const GIVE = 100;
+
+function lostGrips({ stance: { places } }: Plan, steers: readonly number[]): LostGrip[] {
+  return places.flatMap((place) => {
+    const straight = figureOf(place).arms;
+    // A rider who does not reach straight ahead has a finding of his own.
+    if (Math.max(straight.left.beyond, straight.right.beyond) > 0) return [];
+    const worst = steers
+      .map((steer) => {
+        const { left, right } = figureOf(place, { crank: 90, steer }).arms;
+        return { steer, short: Math.max(left.beyond, right.beyond) };
+      })
+      .reduce((most, each) => (each.short > most.short ? each : most));
+    return worst.short > GIVE ? [{ rider: place.name, ...worst }] : [];
+  });
+}
