@@ -24,6 +24,11 @@ const router = createBrowserRouter([
           import('./stations/brief/BriefStation').then(({ BriefStation }) => ({ Component: BriefStation })),
       },
       {
+        path: 'seat',
+        lazy: () =>
+          import('./stations/seat/SeatStation').then(({ SeatStation }) => ({ Component: SeatStation })),
+      },
+      {
         path: 'tubes',
         lazy: () =>
           import('./stations/tubes/TubesStation').then(({ TubesStation }) => ({ Component: TubesStation })),

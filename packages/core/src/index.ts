@@ -72,7 +72,7 @@ export {
   type Motion,
 } from './rider/figure.js';
 export { THICKNESS } from './rider/body.js';
-export type { Feet, Hands, RiderPlace, Seat } from './rider/place.js';
+export type { Feet, Hands, PostureName, RiderPlace, Seat } from './rider/place.js';
 export { massOf, lumpAt, SET_MASS, type Laden, type MassModel, type MassPart } from './mass/mass.js';
 export { contactsOf, frontShare, wheelLoads, type Contact, type WheelLoad } from './mass/loads.js';
 export { scaleReadings, weighed, type ScaleFault, type ScalesResult } from './mass/scales.js';
@@ -86,15 +86,17 @@ export {
   type Tipping,
   type TurnRow,
 } from './tipping/tipping.js';
+export { crownAt } from './tipping/lean.js';
 export { supportOf, tipLimit } from './tipping/support.js';
 export { CHANGES, directionWord } from './seat/findings.js';
 export { fitRange, type Fitted } from './seat/range.js';
 export {
   clearanceFindings,
   clearancesOf,
+  restTravel,
   STEPS as SWEEP_STEPS,
   type Clearance,
   type Clearances,
 } from './clearance/sweep.js';
-export type { Pose } from './clearance/parts.js';
+export { wheelsIn, type Pose } from './clearance/parts.js';
 export { planBuild, type Plan, type PlanResult } from './plan.js';

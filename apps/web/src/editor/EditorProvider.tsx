@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
 import { findKind, planBuild, type BuildDocument } from '@larchwood/core';
 import { builds } from '../api/builds';
+import { ClearancesProvider } from '../stations/seat/clearances';
 import { ConflictDialog } from './ConflictDialog';
 import { EditorContext, FieldsContext, KindContext, type Compared, type Draft, type Editor } from './editor';
 import { Session } from './session';
@@ -108,7 +109,11 @@ export function EditorProvider({ build, unsaved, children }: Props) {
   return (
     <EditorContext value={editor}>
       <KindContext value={findKind(document.kind)}>
-        <FieldsContext value={fields}>{children}</FieldsContext>
+        <FieldsContext value={fields}>
+          <ClearancesProvider document={document} still={!dragging}>
+            {children}
+          </ClearancesProvider>
+        </FieldsContext>
       </KindContext>
       {save.is === 'conflict' && (
         <ConflictDialog

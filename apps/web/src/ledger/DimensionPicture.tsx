@@ -1,7 +1,9 @@
 import { turnedWheel, type Dimension, type Drawn, type Kind, type Picture, type Plan } from '@larchwood/core';
 import { DimensionLines } from '../sheet/DimensionLines';
 import { drawDimension } from '../sheet/place';
+import { Riders, stretched } from '../sheet/Riders';
 import { Ghost, Vehicle } from '../sheet/Vehicle';
+import { withSeats } from '../sheet/withSeats';
 import type { DrawnDimension } from '../sheet/dimensions';
 import { fitView, vehicleExtent, type View } from '../sheet/view';
 
@@ -15,8 +17,12 @@ interface Props {
 }
 
 /** The build in small with one dimension marked on it. */
-export function DimensionPicture({ dimension: { id, name }, plan, kind }: Props) {
-  const picture: Picture | undefined = [...kind.pictures, ...kind.drawn].find((each) => each.id === id);
+export function DimensionPicture({ dimension: { id, name }, plan: bare, kind }: Props) {
+  const picture: Picture | undefined = [...kind.pictures, ...kind.drawn, ...kind.seat.drawn].find(
+    (each) => each.id === id,
+  );
+  const seated = kind.seat.groups.some(({ ids }) => ids.includes(id));
+  const plan = seated ? withSeats(bare) : bare;
   if (!picture) return null;
   const whole = fitView(vehicleExtent(plan, picture.view), SIZE.width, SIZE.height, picture.view, MARGIN);
   const postures = plan.stance.postures;
@@ -46,6 +52,7 @@ export function DimensionPicture({ dimension: { id, name }, plan, kind }: Props)
       )}
       <g opacity="0.55">
         <Vehicle plan={plan} view={view} />
+        {seated && <Riders places={plan.stance.places} motion={stretched(plan)} view={view} />}
       </g>
       {picture.as === 'posture' && postures && (
         <Ghost

@@ -19,6 +19,14 @@ const TINT: Readonly<Record<Severity, string>> = {
   note: 'text-steel',
 };
 
+/** The part of a station that shows a finding best. */
+function viewOf({ code, where }: Finding): string {
+  if (where.station !== 'seat') return '';
+  if (['parts-meet', 'gap-small', 'grip-lost'].includes(code)) return '?show=gaps';
+  if (/^(lumps|scales)/.test(where.ref)) return '?show=mass';
+  return ['tips-first', 'falls-over', 'front-share'].includes(code) ? '?show=tipping' : '';
+}
+
 /** What the builder should know here: what, how much, how much is wanted, and what to do about it. */
 export function Findings({
   findings,
@@ -69,9 +77,9 @@ function FindingNote({
   };
   const show = () => {
     const { station, ref } = finding.where;
-    if (station === 'stance') setActive(ref);
+    if (station === 'stance' || station === 'seat') setActive(ref);
     else setPiece(ref);
-    void navigate(`/builds/${build.id}/${station}`);
+    void navigate(`/builds/${build.id}/${station}${viewOf(finding)}`);
   };
   return (
     <article className={`border-l-4 bg-sheet px-3 py-2 ${EDGE[finding.severity]}`}>

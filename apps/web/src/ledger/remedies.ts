@@ -15,7 +15,7 @@ export interface Remedy {
 }
 
 /** Findings that one press can mend, by code; each remedy is named as the catalogue words it. */
-const REMEDIES: Readonly<Record<string, (finding: Finding) => Remedy>> = {
+const REMEDIES: Readonly<Record<string, (finding: Finding) => Remedy | undefined>> = {
   'rule-limit': ({ where, values }) => ({
     name: 'Hold it at the limit',
     change: holdAt(where.ref, Number(values.limit)),
@@ -36,8 +36,23 @@ const REMEDIES: Readonly<Record<string, (finding: Finding) => Remedy>> = {
         : setWheel(end, { by: 'marking', marking: item.marking, sag: document.wheels[end].sag })(document);
     },
   }),
+  'legs-do-not-reach': nearest,
+  'legs-too-near': nearest,
+  'arms-do-not-reach': nearest,
+  'arms-too-near': nearest,
+  'saddle-rule': ({ where, values }) => ({
+    name: 'Set it by the rule',
+    change: holdAt(where.ref, Math.round(Number(values.wanted))),
+  }),
   'second-solution': () => ({ name: 'Use the other vehicle', change: useOther }),
 };
+
+/** Slides what is slid for that limb to where it just reaches; none where nothing can be. */
+function nearest({ values }: Finding): Remedy | undefined {
+  return values.id === undefined
+    ? undefined
+    : { name: `Set it to ${values.shown}`, change: holdAt(String(values.id), Number(values.value)) };
+}
 
 export const remedyOf = (finding: Finding): Remedy | undefined => REMEDIES[finding.code]?.(finding);
 

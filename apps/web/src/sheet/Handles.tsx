@@ -1,7 +1,6 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { X } from 'lucide-react';
 import {
-  findKind,
   nameInText,
   pullTo,
   takeHold,
@@ -9,6 +8,7 @@ import {
   type Handle,
   type Hold,
   type Kind,
+  type Plan,
 } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { LetGo } from '../ledger/LetGo';
@@ -33,8 +33,16 @@ interface Resisting {
 }
 
 /** Points of the drawing that can be dragged, or nudged with the arrow keys. What is held gives way where it may, else says so. */
-export function Handles({ view }: { readonly view: View }) {
-  const { document, plan, edit, settle, setDragging } = useEditor();
+export function Handles({
+  view,
+  kind,
+  plan,
+}: {
+  readonly view: View;
+  readonly kind: Kind;
+  readonly plan: Plan;
+}) {
+  const { document, edit, settle, setDragging } = useEditor();
   const [resisting, setResisting] = useState<Resisting>();
   const grip = useRef<Grip>(undefined);
   const waiting = useRef<Pixel>(undefined);
@@ -46,8 +54,6 @@ export function Handles({ view }: { readonly view: View }) {
     },
     [setDragging, settle],
   );
-  const kind = findKind(document.kind);
-  if (!plan || !kind) return null;
   const near = document.stance.near ?? {};
   const grips = placeGrips(kind.handles, plan, view);
 
@@ -132,6 +138,7 @@ export function Handles({ view }: { readonly view: View }) {
           key={resisting.handle.point}
           {...resisting}
           kind={kind}
+          plan={plan}
           view={view}
           onDone={() => setResisting(undefined)}
         />
@@ -155,11 +162,16 @@ function Resistance({
   pin,
   said,
   kind,
+  plan,
   view,
   onDone,
-}: Resisting & { readonly kind: Kind; readonly view: View; readonly onDone: () => void }) {
-  const { plan } = useEditor();
-  const point = plan?.stance.points[handle.point];
+}: Resisting & {
+  readonly kind: Kind;
+  readonly plan: Plan;
+  readonly view: View;
+  readonly onDone: () => void;
+}) {
+  const point = plan.stance.points[handle.point];
   const dimension = kind.dimensions.find(({ id }) => id === pin);
   if (!point) return null;
   const [x, y] = view.at(point);

@@ -27,7 +27,7 @@ const MARGINS: Readonly<Record<ViewName, Margin>> = {
   plan: { left: 78, right: 112, top: 76, bottom: 56 },
   front: { left: 60, right: 60, top: 76, bottom: 136 },
 };
-export const NARROW: Margin = { left: 30, right: 30, top: 50, bottom: 30 };
+export const NARROW: Margin = { left: 30, right: 30, top: 56, bottom: 36 };
 interface Margin {
   readonly left: number;
   readonly right: number;

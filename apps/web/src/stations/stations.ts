@@ -10,6 +10,7 @@ export interface StationEntry {
 export const STATIONS: readonly StationEntry[] = [
   { id: 'brief', name: 'Brief', group: 'Plan' },
   { id: 'stance', name: 'Stance', group: 'Plan' },
+  { id: 'seat', name: 'Seat', group: 'Plan' },
   { id: 'tubes', name: 'Tubes', group: 'Frame' },
   { id: 'joints', name: 'Joints', group: 'Frame' },
   { id: 'patterns', name: 'Patterns', group: 'Shop' },
@@ -26,10 +27,13 @@ export function stateOf(
   { brief }: BuildDocument,
   plan: Plan | undefined,
   station: string,
+  /** What the sweep of everything that moves has found. */
+  swept: readonly Finding[] = [],
 ): { readonly is: 'settled' | 'findings' | 'none'; readonly count: number } {
   if (station === 'brief') return { is: isEmpty(brief) ? 'none' : 'settled', count: 0 };
   if (!plan) return { is: station === 'stance' ? 'findings' : 'none', count: 0 };
-  const count = findingsAt(plan, station).filter((finding) => finding.severity !== 'note').length;
+  const found = [...findingsAt(plan, station), ...swept.filter(({ where }) => where.station === station)];
+  const count = found.filter(({ severity }) => severity !== 'note').length;
   if (count > 0) return { is: 'findings', count };
   const empty =
     (plan.cuts.length === 0 && ['tubes', 'joints', 'patterns'].includes(station)) ||

@@ -6,6 +6,7 @@ import type { RiderPlace } from '../rider/place.js';
 import type { Kind, StandingWheel } from '../stance/dimension.js';
 import { fullTravel, unladen } from '../stance/springs.js';
 import { turnedWheel } from '../stance/steering.js';
+import { nameInText } from '../words.js';
 import { add, along, scale, subtract, turn, type Vector } from '../vector/vector.js';
 import { lumpAt } from '../mass/mass.js';
 import { ball, capsule, tyre, type Capsule, type Shape } from './shapes.js';
@@ -47,9 +48,11 @@ const METAL = { bar: 12, stem: 16, column: 13, rim: 14, fork: 16, edge: 10 } as 
 export function pairsOf(document: BuildDocument, plan: Plan, kind: Kind): Pair[] {
   const { stance } = plan;
   const wheels = wheelParts(plan, kind);
-  const frame = plan.frame.pieces.map(({ name, mark, start, end, section }): Rods & Body => {
+  const frame = plan.frame.pieces.map(({ member, start, end, section }): Rods & Body => {
     const rods = [capsule(start, end, section.diameter / 2)];
-    return { name: `${name} (${mark})`, sort: 'metal', moves: {}, at: () => rods };
+    // Twins are one: the nearer of the two is told.
+    const name = `${nameInText(member.name)} (${member.piece})`;
+    return { name, sort: 'metal', moves: {}, at: () => rods };
   });
   const ground: Body = groundPart(plan, kind);
   const several = stance.places.length > 1;
@@ -131,7 +134,7 @@ function riderPairs(
       { a: trunk, b: part },
     ]),
     ...seat.edge.map((edge): Pair => ({ a: thigh, b: edge })),
-    ...(cranks || place.posture === 'feet-forward' ? [{ a: heel, b: ground }] : []),
+    ...(place.feet.on === 'rests' && place.feet.level ? [] : [{ a: heel, b: ground }]),
     ...wheels.flatMap((wheel): Pair[] => [
       { a: toe, b: wheel },
       { a: calf, b: wheel },
@@ -242,7 +245,7 @@ const barPairs = (places: readonly RiderPlace[], frame: readonly Body[]): Pair[]
     .filter(({ hands }) => hands.on === 'bars' && hands.axis)
     .flatMap((place) =>
       frame
-        .filter(({ name }) => !name.startsWith('Head tube'))
+        .filter(({ name }) => !name.startsWith('head tube'))
         .map((tube): Pair => ({ a: barOf(place, ''), b: tube })),
     );
 
@@ -281,23 +284,27 @@ function shiftsOf(
   };
 }
 
+/** Every wheel as it stands in a pose, in the frame's own axes. */
+export function wheelsIn(plan: Plan, kind: Kind, { steer, travel }: Omit<Pose, 'crank'>): StandingWheel[] {
+  const { standing, steered, postures } = plan.stance;
+  const shift = postures && shiftsOf(plan, kind)(travel);
+  return standing.map((wheel) => {
+    const turning = steered.find(({ id }) => id === wheel.id);
+    const centre = shift ? add(wheel.centre, shift[wheel.end]) : wheel.centre;
+    return turning ? turnedWheel({ ...turning, centre }, steer) : { ...wheel, centre };
+  });
+}
+
 function wheelParts(plan: Plan, kind: Kind): Body[] {
   const { standing, steered, postures } = plan.stance;
-  const shifts = shiftsOf(plan, kind);
   const springs: Moves = postures ? { travel: true } : {};
-  return standing.map((wheel): Body => {
-    const turning = steered.find(({ id }) => id === wheel.id);
-    const moved = (travel: number): StandingWheel => ({
-      ...(turning ?? wheel),
-      centre: add(wheel.centre, postures ? shifts(travel)[wheel.end] : [0, 0, 0]),
-    });
+  return standing.map((wheel, index): Body => {
+    const turning = steered.some(({ id }) => id === wheel.id);
     return {
       name: `${nameOfWheel(wheel.id)} tyre`,
       sort: 'tyre',
       moves: turning ? { ...springs, steer: true } : springs,
-      at: ({ steer, travel }) => [
-        tyre(turning ? turnedWheel({ ...turning, ...moved(travel) }, steer) : moved(travel)),
-      ],
+      at: (pose) => [tyre(wheelsIn(plan, kind, pose)[index]!)],
     };
   });
 }

@@ -86,7 +86,7 @@ export function clearanceFindings({ gaps, lostGrips: lost }: Clearances): Findin
 }
 
 /** Where travel stands at ride height, 0 to 1. */
-function restTravel({ stance: { state } }: Plan): number {
+export function restTravel({ stance: { state } }: Pick<Plan, 'stance'>): number {
   const travel = Math.max(state.frontTravel ?? 0, state.rearTravel ?? 0);
   const sag = (state.frontTravel ?? 0) >= (state.rearTravel ?? 0) ? state.frontSag : state.rearSag;
   return travel > 0 ? (sag ?? 0) / travel : 0;

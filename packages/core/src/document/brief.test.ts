@@ -119,7 +119,7 @@ describe('a stance started from its brief', () => {
         stanceMade(document);
         return followsBrief(document);
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
 });

@@ -1,30 +1,15 @@
-import { LUMP_SORTS } from '../stance/dimension.js';
 import { KINDS } from '../stance/kinds/registry.js';
-import { Type, type Static, type TObject, type TProperties } from '@sinclair/typebox';
+import { Type, type Static } from '@sinclair/typebox';
+import { closed, coordinate, id, literals, name, number, vector } from './schemaParts.js';
+import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
+
+export type { Lump, Scales } from './seatSchema.js';
 
 /**
  * The build document, version 3: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
-const closed = <T extends TProperties>(properties: T, about: string): TObject<T> =>
-  Type.Object(properties, { additionalProperties: false, description: about });
-
-const id = (about: string) =>
-  Type.String({ minLength: 1, maxLength: 60, pattern: '^[A-Za-z0-9._-]+$', description: about });
-const name = (about: string) => Type.String({ minLength: 1, maxLength: 120, description: about });
-const number = (low: number, high: number, about: string) =>
-  Type.Number({ minimum: low, maximum: high, description: about });
-const literals = <T extends string>(about: string, ...values: T[]) =>
-  Type.Union(
-    values.map((value) => Type.Literal(value)),
-    { description: about },
-  ) as ReturnType<typeof Type.Unsafe<T>>;
-const coordinate = number(-20000, 20000, 'mm');
-const vector = Type.Tuple([coordinate, coordinate, coordinate], {
-  description: 'x forward, y left, z up; mm',
-});
-
 const sag = number(0, 100, 'Drop of the axle as the loaded tyre flattens, mm');
 export const WheelSchema = Type.Union([
   closed(
@@ -308,72 +293,6 @@ const BriefSchema = closed(
 export type Brief = Static<typeof BriefSchema>;
 
 export type Rider = Brief['riders'][number];
-
-const kilograms = (about: string) => number(0, 3000, `${about}, kg`);
-const LumpSchema = closed(
-  {
-    id: id('Lump id'),
-    name: name('For people'),
-    sort: literals('What it is', ...LUMP_SORTS),
-    mass: kilograms('Its mass'),
-    point: id('The stance point it goes with; origin for none'),
-    offset: vector,
-    box: Type.Optional(
-      Type.Tuple(
-        [number(1, 3000, 'Length, mm'), number(1, 3000, 'Width, mm'), number(1, 3000, 'Height, mm')],
-        { description: 'Room it takes about its middle: length, width, height' },
-      ),
-    ),
-  },
-  'Something with a mass, at a place',
-);
-export type Lump = Static<typeof LumpSchema>;
-const wheelLoads = (about: string) =>
-  Type.Record(Type.String({ pattern: '^[A-Za-z]{1,40}$' }), number(-500, 3000, 'kg'), {
-    description: about,
-    additionalProperties: false,
-  });
-const ScalesSchema = closed(
-  {
-    aboard: Type.Boolean({ description: 'The riders were aboard' }),
-    level: wheelLoads('What each wheel’s scale showed, all level; by wheel id, kg'),
-    raised: Type.Optional(
-      closed(
-        {
-          end: literals('The end that was raised', 'front', 'rear'),
-          by: number(1, 2000, 'How far, mm'),
-          loads: wheelLoads('What each wheel’s scale showed then, kg'),
-        },
-        'The second weighing, for the height',
-      ),
-    ),
-  },
-  'Weighed wheel by wheel: takes the place of the estimate',
-);
-export type Scales = Static<typeof ScalesSchema>;
-const span = (low: number, high: number, about: string) =>
-  Type.Tuple([number(low, high, 'mm'), number(low, high, 'mm')], { description: about });
-const SeatSchema = closed(
-  {
-    aboard: Type.Array(Type.Integer({ minimum: 0, maximum: 5 }), {
-      maxItems: 6,
-      description: 'Which of the brief’s riders is in each place, counted from 0',
-    }),
-    gaps: closed(
-      {
-        tyre: number(0, 100, 'Tyre to frame or floor, mm'),
-        rider: number(0, 200, 'Rider to a hard part, mm'),
-        metal: number(0, 100, 'Moving metal to metal, mm'),
-      },
-      'Least gaps wanted',
-    ),
-    lock: number(5, 70, 'Steering lock, degrees to each side'),
-    statures: span(500, 2500, 'Shortest and tallest who shall fit'),
-    legSlide: span(-1000, 1000, 'Range of what is slid for the legs, against its present place'),
-    armSlide: span(-1000, 1000, 'Range of what is slid for the arms, against its present place'),
-  },
-  'Riders in their places',
-);
 
 export const BuildSchema = Type.Object(
   {

@@ -37,16 +37,19 @@ export function effectiveLean(lean: number, height: number, crown: number): numb
   );
 }
 
-/** Hard parts of a single-track vehicle, the first to touch first. */
-export function touches({ places, values, points, standing }: Stance): Touch[] {
+/** Half of the tyres' width so far ahead of the rear axle: the roll is between that of the two tyres, mm. */
+export function crownAt({ standing }: Pick<Stance, 'standing'>, x: number): number {
   const [front, rear] = [
     standing.find(({ end }) => end === 'front')!,
     standing.find(({ end }) => end === 'rear')!,
   ];
-  const crownAt = (x: number): number => {
-    const share = Math.max(0, Math.min(1, x / front.centre[0]));
-    return (rear.width + (front.width - rear.width) * share) / 2;
-  };
+  const share = Math.max(0, Math.min(1, x / front.centre[0]));
+  return (rear.width + (front.width - rear.width) * share) / 2;
+}
+
+/** Hard parts of a single-track vehicle, the first to touch first. */
+export function touches(stance: Stance): Touch[] {
+  const { places, values, points } = stance;
   const floor = points.floorMiddle;
   const deck = points.deckMiddle;
   const parts: Part[] = [
@@ -57,7 +60,7 @@ export function touches({ places, values, points, standing }: Stance): Touch[] {
       : []),
   ];
   return parts
-    .map((part) => ({ ...part, lean: leanToTouch(part.at[1], part.at[2], crownAt(part.at[0])) }))
+    .map((part) => ({ ...part, lean: leanToTouch(part.at[1], part.at[2], crownAt(stance, part.at[0])) }))
     .sort((a, b) => a.lean - b.lean);
 }
 

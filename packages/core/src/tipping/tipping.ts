@@ -26,7 +26,7 @@ export interface Gain {
   readonly gain: number;
 }
 export interface Tipping {
-  /** Limit against direction, every 5 degrees from forward round by the left; g. Empty for a single track. */
+  /** Limit against direction from forward round by the left, every 5 degrees and at each wheel; g. Empty for a single track. */
   readonly polar: readonly { readonly direction: number; readonly limit: number }[];
   /** Sideways, the lesser side; undefined for a single track. g. */
   readonly sideways: number | undefined;
@@ -67,9 +67,9 @@ export function tippingOf({ at: cg, loads }: Pick<Laden, 'at' | 'loads'>, stance
   return {
     polar: single
       ? []
-      : Array.from({ length: 360 / EVERY }, (_, index) => ({
-          direction: index * EVERY,
-          limit: Math.max(0, limit(index * EVERY)),
+      : directions(cg, support).map((direction) => ({
+          direction,
+          limit: Math.max(0, limit(direction)),
         })),
     sideways,
     braking,
@@ -90,6 +90,13 @@ export function tippingOf({ at: cg, loads }: Pick<Laden, 'at' | 'loads'>, stance
     leanLimit,
     falls: falls(cg, support),
   };
+}
+
+/** Every few degrees, and exactly at each wheel: there the limit has its corners. */
+function directions(cg: Vector, support: readonly (readonly [number, number])[]): number[] {
+  const corners = support.map(([x, y]) => (toDegrees(Math.atan2(y - cg[1], x - cg[0])) + 360) % 360);
+  const steady = Array.from({ length: 360 / EVERY }, (_, index) => index * EVERY);
+  return [...steady, ...corners].sort((a, b) => a - b);
 }
 
 /** What 25 mm more track, a lower or a shifted centre of gravity would do to the sideways limit, most first. */

@@ -189,7 +189,7 @@ function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
       overlay={(view) => (
         <>
           <DimensionLayer kind={kind} plan={plan} view={view} />
-          <Handles key={view.name} view={view} />
+          <Handles key={view.name} view={view} kind={kind} plan={plan} />
         </>
       )}
     />

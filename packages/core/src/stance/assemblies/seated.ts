@@ -3,7 +3,7 @@ import { assembly, entry, worked, type Assembly } from '../assembly.js';
 import { seatedPictures } from '../pictures/seated.js';
 import type { Drawn, Handle } from '../dimension.js';
 import type { SeatedState } from '../states.js';
-import { BACK_REST, HALF_SEAT, shellLines } from './riders/seats.js';
+import { BACK_REST, HALF_SEAT, seatAcross, shellLines } from './riders/seats.js';
 
 interface Options {
   readonly seatAhead: number;
@@ -97,6 +97,8 @@ export const seated = ({ feetOn, ...start }: Options): Assembly =>
       const { base, up, back } = shellLines(s);
       const corner: Vector = [s.seatAhead, 0, s.seatHeight];
       const [front, top] = [along(corner, base, s.baseLength), along(corner, back, BACK_REST)];
+      // Two seats beside each other are drawn as one.
+      const half = HALF_SEAT + seatAcross(s);
       const side = ([x, , z]: Vector, y: number): Vector => [x, y, z];
       return {
         seat: corner,
@@ -104,12 +106,12 @@ export const seated = ({ feetOn, ...start }: Options): Assembly =>
         seatFront: front,
         seatUnder: along(front, up, -s.seatThickness),
         seatTop: top,
-        seatLeft: side(corner, HALF_SEAT),
-        seatRight: side(corner, -HALF_SEAT),
-        seatFrontLeft: side(front, HALF_SEAT),
-        seatFrontRight: side(front, -HALF_SEAT),
-        seatTopLeft: side(top, HALF_SEAT),
-        seatTopRight: side(top, -HALF_SEAT),
+        seatLeft: side(corner, half),
+        seatRight: side(corner, -half),
+        seatFrontLeft: side(front, half),
+        seatFrontRight: side(front, -half),
+        seatTopLeft: side(top, half),
+        seatTopRight: side(top, -half),
         pedals: [s.seatAhead + s.legRoom, 0, s.pedalHeight],
         pedalsGround: [s.seatAhead + s.legRoom, 0, 0],
         seatAbove: [s.seatAhead, 0, Math.max(s.seatHeight, s.pedalHeight)],

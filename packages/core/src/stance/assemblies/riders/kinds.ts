@@ -7,7 +7,7 @@ import { cranksAtPedals, onDeck, pegs, restsAtPedals } from './feet.js';
 import { bars, sideSticks, steeringWheel } from './hands.js';
 import { bodyEntries, bodyIn, rider } from './rider.js';
 import { naming, read, type Part } from './part.js';
-import { bench, shell, standing } from './seats.js';
+import { bench, seatAcross, shell, standing } from './seats.js';
 
 const FIRST = naming('', 0);
 const BOOM = { dimension: 'legRoom', name: 'pedal boom' };
@@ -68,11 +68,6 @@ export const reclinedRider: Assembly = rider<SeatedState>({
   adjusters: { legs: BOOM, arms: { dimension: 'gripsAhead', name: 'stick position' } },
 });
 
-/** Two seats nearer than this are one. */
-const LEAST_SPREAD = 300;
-const spreadOf = (s: SeatedState): number => read(s, 'seatSpread');
-const driverAcross = (s: SeatedState): number => (spreadOf(s) >= LEAST_SPREAD ? spreadOf(s) / 2 : 0);
-
 /** In a kart's or a buggy's seat; with a passenger beside where two seats are wanted. */
 export const bucketRider = (clearance: number): Assembly =>
   rider<SeatedState>({
@@ -80,20 +75,20 @@ export const bucketRider = (clearance: number): Assembly =>
     place: 0,
     name: 'Driver',
     posture: 'bucket',
-    seat: withSpread(shell(driverAcross)),
-    feet: restsAtPedals({ across: driverAcross }),
+    seat: withSpread(shell(seatAcross)),
+    feet: restsAtPedals({ across: seatAcross }),
     hands: steeringWheel(
       { wheelAhead: 470, wheelHeight: clearance + 360, steeringWheelDiameter: 300, columnAngle: 32 },
-      driverAcross,
+      seatAcross,
     ),
     adjusters: { legs: SLIDE, arms: { dimension: 'wheelAhead', name: 'steering wheel' } },
-    beside: (s, driver) => (spreadOf(s) >= LEAST_SPREAD ? [passenger(s, driver)] : []),
+    beside: (s, driver) => (seatAcross(s) > 0 ? [passenger(s, driver)] : []),
   });
 
 function passenger(s: SeatedState, driver: RiderPlace): RiderPlace {
   const body = bodyIn(s, bodyEntries('passenger'));
-  const across = -2 * driverAcross(s);
-  const { hip, trunkAngle, seat } = shell<SeatedState>((state) => -driverAcross(state)).of(s, body);
+  const across = -2 * seatAcross(s);
+  const { hip, trunkAngle, seat } = shell<SeatedState>((state) => -seatAcross(state)).of(s, body);
   const at = driver.feet.on === 'rests' ? add(driver.feet.at, [0, across, 0]) : ([0, 0, 0] as const);
   return {
     ...driver,
@@ -125,8 +120,8 @@ function withSpread<P extends Omit<Part<SeatedState, never>, 'of'>>(part: P): P 
       }),
     ],
     points: (s: SeatedState) => ({
-      driverSeat: [s.seatAhead, spreadOf(s) / 2, s.seatHeight],
-      passengerSeat: [s.seatAhead, -spreadOf(s) / 2, s.seatHeight],
+      driverSeat: [s.seatAhead, read(s, 'seatSpread') / 2, s.seatHeight],
+      passengerSeat: [s.seatAhead, -read(s, 'seatSpread') / 2, s.seatHeight],
     }),
     drawn: [
       ...(part.drawn ?? []),

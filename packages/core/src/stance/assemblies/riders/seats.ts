@@ -91,7 +91,7 @@ export function saddle<S extends PedalledState>(
     drawn: [
       leanDrawn(named),
       { id: height, view: 'side', as: 'aligned', from: id('saddleFoot'), to: id('saddleOnLine'), off: -44 },
-      { id: id('setback'), view: 'side', as: 'level', from: id('saddle'), to: id('saddleFoot'), near: 200 },
+      { id: id('setback'), view: 'side', as: 'level', from: id('saddle'), to: id('saddleFoot'), near: 64 },
     ],
     handles: [
       { point: id('saddle'), name: name('Saddle'), views: ['side'], moves: [height, back] },
@@ -227,6 +227,14 @@ export const shell = <S extends SeatedState>(across: (state: S) => number = () =
 /** Height of a back rest along itself, and half the width of a seat, mm. Common practice, from memory. */
 export const BACK_REST = 530;
 export const HALF_SEAT = 190;
+
+/** Two seats nearer than this are one, mm. */
+const LEAST_SPREAD = 300;
+/** How far the driver's seat is from the middle; 0 where there is one seat. */
+export function seatAcross(s: SeatedState): number {
+  const spread = read(s, 'seatSpread') ?? 0;
+  return spread >= LEAST_SPREAD ? spread / 2 : 0;
+}
 
 /** Standing on a deck: the hips over the feet. */
 export function standing<S extends WheelbaseState>(

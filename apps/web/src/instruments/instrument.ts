@@ -1,0 +1,11 @@
+/** Anything at the bench that can be read. A real one and a simulated one look alike to the screens. */
+export interface Instrument<R> {
+  readonly name: string;
+  /** True where it only stands in for a real one. */
+  readonly simulated: boolean;
+  /** One reading, when it has come to rest. @throws Error with words for the builder when it cannot be read. */
+  readonly read: () => Promise<R>;
+}
+
+/** What the scales below the wheels show, kg by wheel id. */
+export type WheelScales = Instrument<Readonly<Record<string, number>>>;

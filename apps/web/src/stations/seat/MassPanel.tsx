@@ -1,0 +1,245 @@
+import { Trash2 } from 'lucide-react';
+import {
+  failure,
+  formatMass,
+  frontShare,
+  LUMP_SORTS,
+  type Laden,
+  type Lump,
+  type Plan,
+  type Result,
+} from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
+import { Findings } from '../../ledger/Findings';
+import { Group, Panel, Row } from '../../ledger/Panel';
+import { QuantityField } from '../../ledger/QuantityField';
+import { TextField } from '../../ledger/TextField';
+import { Button, IconButton } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { Length } from '../../parts/Figure';
+import { findingsAt } from '../stations';
+import { freeId, setLump, setMass } from './changes';
+import { ScalesGroup } from './ScalesGroup';
+import { wheelName } from './wheelName';
+
+/** What everything weighs, where, and what stands on each wheel. */
+export function MassPanel() {
+  const { document, plan, compared, edit, settle } = useEditor();
+  const { lumps } = document.mass;
+  const findings = findingsAt(plan, 'seat').filter(({ where }) => /^(cg|lumps|scales)/.test(where.ref));
+  const add = () => {
+    edit('mass.add', (before) =>
+      setMass({
+        lumps: [
+          ...before.mass.lumps,
+          {
+            id: freeId(before),
+            name: 'Something',
+            sort: 'part',
+            mass: 1,
+            point: 'rearAxle',
+            offset: [300, 0, 200],
+          },
+        ],
+      })(before),
+    );
+    settle();
+  };
+  return (
+    <Panel title="Mass" aside={plan?.mass.measured ? 'weighed' : 'estimate'}>
+      <Findings findings={findings} />
+      {plan && <Totals plan={plan} {...(compared ? { before: compared } : {})} />}
+      <ScalesGroup />
+      <Group title="Weighs itself">
+        {plan?.mass.parts
+          .filter(({ sort }) => sort === 'rider' || sort === 'tubes' || sort === 'plates')
+          .map(({ id, name, mass }) => (
+            <Row key={id} name={name}>
+              <Kilograms value={mass} />
+            </Row>
+          ))}
+      </Group>
+      <Group title="Placed by you">
+        <ul>
+          {lumps.map((lump) => (
+            <LumpRow key={lump.id} lump={lump} />
+          ))}
+        </ul>
+        <div className="px-4 py-1.5">
+          {lumps.length < 60 && (
+            <Button look="link" onClick={add}>
+              Place something
+            </Button>
+          )}
+        </div>
+      </Group>
+    </Panel>
+  );
+}
+
+const Kilograms = ({ value }: { readonly value: number }) => (
+  <span className="figure whitespace-nowrap">{formatMass(value, 1)}</span>
+);
+
+function Totals({
+  plan,
+  before,
+}: {
+  readonly plan: Plan;
+  readonly before?: { readonly label: string; readonly plan: Plan };
+}) {
+  const { document } = useEditor();
+  const { laden, bare } = plan.mass;
+  const rows: readonly (readonly [string, (of: Laden) => React.ReactNode])[] = [
+    ['Mass', ({ mass }) => <Kilograms value={mass} />],
+    ['Ahead of rear axle', ({ at }) => <Length mm={at[0]} display={document.units} digits={0} />],
+    ['Off the middle, left', ({ at }) => <Length mm={at[1]} display={document.units} digits={0} />],
+    ['Above the ground', ({ at }) => <Length mm={at[2]} display={document.units} digits={0} />],
+    ['On the front', ({ loads }) => <span className="figure">{(frontShare(loads) * 100).toFixed(0)} %</span>],
+    ...laden.loads.map(
+      ({ wheel }) =>
+        [
+          wheelName(wheel),
+          ({ loads }: Laden) => <Kilograms value={loads.find((each) => each.wheel === wheel)?.load ?? 0} />,
+        ] as const,
+    ),
+  ];
+  const was = before && Math.abs(before.plan.mass.laden.mass - laden.mass) > 0.05 ? before : undefined;
+  return (
+    <section className="border-b border-rule pb-2">
+      <table className="w-full">
+        <thead>
+          <tr className="caption text-right">
+            <th className="px-4 pt-2 pb-1 text-left font-normal">Centre of gravity</th>
+            <th className="pt-2 pb-1 pr-3 font-normal">riders aboard</th>
+            <th className="pt-2 pr-4 pb-1 font-normal">bare</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([name, of]) => (
+            <tr key={name} className="text-right">
+              <th scope="row" className="px-4 py-[2px] text-left font-normal">
+                {name}
+              </th>
+              <td className="pr-3 font-semibold">{of(laden)}</td>
+              <td className="pr-4 text-quiet">{of(bare)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {was && (
+        <p className="caption px-4 pt-1">
+          {formatMass(laden.mass - was.plan.mass.laden.mass, 1)} against {was.label}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function LumpRow({ lump }: { readonly lump: Lump }) {
+  const { document, plan, edit, settle, setPiece, piece } = useEditor();
+  const { id, name, sort, mass, point, offset } = lump;
+  const set =
+    (
+      key: string,
+      part: (value: number) => Partial<Lump>,
+      [low, high]: readonly [number, number],
+      words: string,
+    ) =>
+    (value: number): Result<true> =>
+      value >= low && value <= high ? edit(`mass.${id}.${key}`, setLump(id, part(value))) : failure(words);
+  const points = Object.keys(plan?.stance.points ?? {}).sort();
+  const open = piece === `lump/${id}`;
+  return (
+    <li className={`border-l-4 ${open ? 'border-larch bg-larch-wash' : 'border-transparent'}`}>
+      <div className="flex items-center gap-1 pr-2 pl-2" onFocus={() => setPiece(`lump/${id}`)}>
+        <TextField
+          field={`mass.${id}.name`}
+          label={`${name}, name`}
+          value={name}
+          required
+          onCommit={(text) => edit(`mass.${id}.name`, setLump(id, { name: text }))}
+          className="flex-1"
+        />
+        <QuantityField
+          field={`mass.${id}.mass`}
+          label={`${name}, mass`}
+          quantity="mass"
+          value={mass}
+          digits={1}
+          nudge={0.5}
+          onCommit={set(
+            'mass',
+            (value) => ({ mass: value }),
+            [0, 3000],
+            'A mass lies between 0 and 3000 kg.',
+          )}
+        />
+        <IconButton
+          name={`Take out ${name}`}
+          onClick={() => {
+            edit('mass.remove', (before) =>
+              setMass({ lumps: before.mass.lumps.filter((each) => each.id !== id) })(before),
+            );
+            settle();
+          }}
+        >
+          <Trash2 size={15} aria-hidden />
+        </IconButton>
+      </div>
+      {open && (
+        <div className="flex flex-col gap-1 px-4 pb-2">
+          <div className="flex gap-2">
+            <Choice
+              label={`${name}, what it is`}
+              value={sort}
+              groups={[{ options: LUMP_SORTS.map((value) => ({ value, label: value })) }]}
+              onChange={(value) => {
+                edit(`mass.${id}.sort`, setLump(id, { sort: value as Lump['sort'] }));
+                settle();
+              }}
+              className="flex-1"
+            />
+            <Choice
+              label={`${name}, goes with`}
+              value={points.includes(point) ? point : 'origin'}
+              groups={[
+                { options: [{ value: 'origin', label: 'the ground below the rear axle' }] },
+                { group: 'Goes with', options: points.map((value) => ({ value, label: spoken(value) })) },
+              ]}
+              onChange={(value) => {
+                edit(`mass.${id}.point`, setLump(id, { point: value }));
+                settle();
+              }}
+              className="flex-1"
+            />
+          </div>
+          {(['ahead', 'to the left', 'above'] as const).map((way, axis) => (
+            <div key={way} className="flex items-center justify-between">
+              <span className="text-quiet">{way}</span>
+              <QuantityField
+                field={`mass.${id}.offset.${axis}`}
+                label={`${name}, ${way}`}
+                quantity="length"
+                value={offset[axis]!}
+                digits={0}
+                nudge={document.units.length === 'mm' ? 5 : 3.175}
+                onCommit={set(
+                  `offset.${axis}`,
+                  (value) => ({
+                    offset: offset.map((each, place) => (place === axis ? value : each)) as Lump['offset'],
+                  }),
+                  [-5000, 5000],
+                  'A place lies within 5 m.',
+                )}
+              />
+            </div>
+          ))}
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** A point's name as words: rearAxle is read "rear axle". */
+const spoken = (id: string): string => id.replace(/([A-Z])/g, ' $1').toLowerCase();

@@ -1,0 +1,122 @@
+import { useMemo, type ReactNode } from 'react';
+import { findKind, wheelsIn, type Kind, type Laden, type Plan, type ViewName } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
+import { differs } from '../../ledger/differs';
+import { DimensionLayer } from '../../sheet/DimensionLayer';
+import { Handles } from '../../sheet/Handles';
+import { Riders } from '../../sheet/Riders';
+import { Sheet } from '../../sheet/Sheet';
+import { SheetLayer } from '../../sheet/SheetLayer';
+import { Ghost, Vehicle } from '../../sheet/Vehicle';
+import { vehicleExtent, type View } from '../../sheet/view';
+import { seatSideOf, withSeats } from '../../sheet/withSeats';
+import { useMotion } from './motion';
+
+const TITLES: Readonly<Record<ViewName, string>> = {
+  side: 'Seat, from the right',
+  plan: 'Seat, from above',
+  front: 'Seat, from ahead',
+};
+
+/** The vehicle with its riders; with the seat's dimensions and handles where `live`. */
+export function SeatSheet({
+  plan,
+  kind,
+  view: name,
+  live = false,
+  over,
+}: {
+  readonly plan: Plan;
+  readonly kind: Kind;
+  readonly view: ViewName;
+  readonly live?: boolean;
+  /** Drawn over it, and fields that stand on it. */
+  readonly over?: (view: View) => ReactNode;
+}) {
+  const { dragging, compared } = useEditor();
+  const { pose, gap } = useMotion();
+  const seatKind = useMemo(() => seatSideOf(kind), [kind]);
+  const seated = useMemo(() => withSeats(plan), [plan]);
+  const standing = useMemo(() => wheelsIn(plan, kind, pose), [plan, kind, pose]);
+  const posed = useMemo(() => ({ ...seated, stance: { ...seated.stance, standing } }), [seated, standing]);
+  const other =
+    live &&
+    compared &&
+    kind.dimensions.some((dimension) => {
+      const [here, there] = [plan.stance.values[dimension.id]!, compared.plan.stance.values[dimension.id]];
+      return there !== undefined && differs(dimension, here, there);
+    })
+      ? compared
+      : undefined;
+  return (
+    <Sheet
+      plan={seated}
+      view={name}
+      extent={vehicleExtent(seated, name)}
+      title={TITLES[name]}
+      note={other ? `dashed: ${other.label}` : undefined}
+      behind={
+        other
+          ? (view) => (
+              <Ghost
+                kind={findKind(other.plan.kind)}
+                points={other.plan.stance.points}
+                wheels={other.plan.stance.standing}
+                view={view}
+                colour="var(--larch)"
+              />
+            )
+          : undefined
+      }
+      drawing={(view) => (
+        <>
+          <Vehicle plan={posed} view={view} moving={dragging} />
+          <Riders places={plan.stance.places} motion={pose} view={view} />
+          <CentreOfGravity laden={plan.mass.laden} view={view} />
+        </>
+      )}
+      overlay={(view) => (
+        <>
+          {live && <DimensionLayer kind={seatKind} plan={seated} view={view} />}
+          {live && <Handles key={view.name} view={view} kind={seatKind} plan={seated} />}
+          {gap && (
+            <SheetLayer view={view}>
+              <GapMark at={view.at(gap.at)} />
+            </SheetLayer>
+          )}
+          {over?.(view)}
+        </>
+      )}
+    />
+  );
+}
+
+/** Where the weight acts, riders aboard: a quartered disc, as on engineers' drawings. */
+export function CentreOfGravity({ laden, view }: { readonly laden: Laden; readonly view: View }) {
+  if (!(laden.mass > 0)) return null;
+  const [x, y] = view.at(laden.at);
+  const r = 9;
+  return (
+    <g stroke="var(--ink)" strokeWidth="1.4">
+      <title>Centre of gravity, riders aboard</title>
+      <circle cx={x} cy={y} r={r} fill="var(--sheet)" />
+      <path
+        d={`M${x} ${y}V${y - r}A${r} ${r} 0 0 1 ${x + r} ${y}ZM${x} ${y}V${y + r}A${r} ${r} 0 0 1 ${x - r} ${y}Z`}
+        fill="var(--ink)"
+        stroke="none"
+      />
+    </g>
+  );
+}
+
+function GapMark({ at: [x, y] }: { readonly at: readonly [number, number] }) {
+  return (
+    <g fill="none" stroke="var(--brick)">
+      <circle cx={x} cy={y} r="15" strokeWidth="2.500" />
+      <path
+        d={`M${x - 26} ${y}H${x - 15}M${x + 15} ${y}H${x + 26}M${x} ${y - 26}V${y - 15}M${x} ${y + 15}V${y + 26}`}
+        strokeWidth="1.500"
+      />
+    </g>
+  );
+}

@@ -1,0 +1,122 @@
+import { Tabs } from 'radix-ui';
+import { useCallback, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { restTravel, type Clearance, type Pose, type ViewName } from '@larchwood/core';
+import { Calm } from '../../editor/Calm';
+import { useEditor, useKind } from '../../editor/editor';
+import { ClearancePanel } from './ClearancePanel';
+import { FitView } from './FitView';
+import { LumpMarks } from './LumpMarks';
+import { MassPanel } from './MassPanel';
+import { MotionBar } from './MotionBar';
+import { MotionContext } from './motion';
+import { SeatPanel } from './SeatPanel';
+import { SeatSheet } from './SeatSheet';
+import { TippingPanel } from './TippingPanel';
+import { TippingView } from './TippingView';
+
+const TABS = [
+  { id: 'side', tab: 'Side' },
+  { id: 'plan', tab: 'Plan' },
+  { id: 'front', tab: 'Front' },
+  { id: 'gaps', tab: 'Clearances' },
+  { id: 'mass', tab: 'Mass' },
+  { id: 'tipping', tab: 'Tipping' },
+  { id: 'fit', tab: 'Who fits' },
+] as const;
+type TabId = (typeof TABS)[number]['id'];
+const isView = (id: TabId): id is ViewName => id === 'side' || id === 'plan' || id === 'front';
+
+/** Riders in their places: posture, what hits, where the weight is, when it tips, and who fits. */
+export function SeatStation() {
+  const kind = useKind();
+  const { plan } = useEditor();
+  const [search, setSearch] = useSearchParams();
+  const shown: TabId = TABS.find(({ id }) => id === search.get('show'))?.id ?? 'side';
+  const control = useMotionControl(plan ? restTravel(plan) : 0);
+  if (!kind) return null;
+  const choose = (id: string) =>
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (id === 'side') next.delete('show');
+        else next.set('show', id);
+        return next;
+      },
+      { replace: true },
+    );
+  return (
+    <MotionContext value={control}>
+      <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
+        <Tabs.List
+          aria-label="What is shown"
+          className="flex min-h-10 shrink-0 flex-wrap border-b border-rule"
+        >
+          {TABS.map(({ id, tab }) => (
+            <Tabs.Trigger
+              key={id}
+              value={id}
+              className="h-10 border-b-2 border-transparent px-3.5 text-quiet hover:text-ink data-[state=active]:border-larch data-[state=active]:font-bold data-[state=active]:text-ink"
+            >
+              {tab}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <Tabs.Content value={shown} className="flex min-h-80 flex-1 flex-col" tabIndex={-1}>
+          {!plan ? (
+            <p className="p-8">
+              The drawing comes as soon as the dimensions make a vehicle: see what is said beside.
+            </p>
+          ) : shown === 'fit' ? (
+            <FitView />
+          ) : shown === 'tipping' ? (
+            <TippingView plan={plan} />
+          ) : (
+            <>
+              <div className="min-h-0 flex-1">
+                <SeatSheet
+                  key={shown}
+                  plan={plan}
+                  kind={kind}
+                  view={isView(shown) ? shown : 'side'}
+                  live={isView(shown)}
+                  {...(shown === 'mass' ? { over: (view) => <LumpMarks plan={plan} view={view} /> } : {})}
+                />
+              </div>
+              {shown !== 'mass' && <MotionBar plan={plan} />}
+            </>
+          )}
+        </Tabs.Content>
+      </Tabs.Root>
+      {shown !== 'fit' && (
+        <Calm>
+          {shown === 'gaps' ? (
+            <ClearancePanel />
+          ) : shown === 'mass' ? (
+            <MassPanel />
+          ) : shown === 'tipping' ? (
+            <TippingPanel />
+          ) : (
+            <SeatPanel kind={kind} />
+          )}
+        </Calm>
+      )}
+    </MotionContext>
+  );
+}
+
+/** Pedals down, straight ahead, at ride height: until something is moved, or a gap is shown where it is least. */
+function useMotionControl(travel: number) {
+  const [moved, setMoved] = useState<Partial<Pose>>({});
+  const [gap, setGap] = useState<Clearance>();
+  const move = useCallback((by: Partial<Pose>) => {
+    setGap(undefined);
+    setMoved((before) => ({ ...before, ...by }));
+  }, []);
+  const show = useCallback((next: Clearance | undefined) => {
+    setGap(next);
+    if (next) setMoved(next.pose);
+  }, []);
+  const pose = useMemo((): Pose => ({ crank: 75, steer: 0, travel, ...moved }), [moved, travel]);
+  return useMemo(() => ({ pose, gap, move, show }), [pose, gap, move, show]);
+}
