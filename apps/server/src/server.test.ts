@@ -5,7 +5,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import Database from 'libsql';
 import { BuildSchema, KINDS, without } from '@larchwood/core';
-import type { BuildSummary, Problem, RevisionSummary, StoredBuild } from '@larchwood/contract';
+import type { BuildSummary, Problem, RevisionSummary, StoredBuild, StoredRider } from '@larchwood/contract';
 import { createServer } from './server.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'larchwood-server-'));
@@ -75,9 +75,13 @@ describe('builds over HTTP, on a real SQLite file', () => {
 
   it('serves what an earlier version stored as this one writes it, its revisions too', async () => {
     const build = await make('Old');
-    const held = without(build.document.stance.held, 'frontTravel', 'frontSag', 'rearTravel', 'rearSag');
+    const held = without(
+      build.document.stance.held,
+      ...['frontTravel', 'frontSag', 'rearTravel', 'rearSag'],
+      ...['saddleHeight', 'saddleBack', 'trunkLean', 'barReach', 'barRise', 'barWidth'],
+    );
     const old = JSON.stringify({
-      ...without(build.document, 'brief'),
+      ...without(build.document, 'brief', 'seat', 'mass'),
       version: 1,
       stance: { held, forkMeasured: 'straight' },
     });
@@ -86,11 +90,27 @@ describe('builds over HTTP, on a real SQLite file', () => {
     database.prepare('update revision set document = ? where build_id = ?').run(old, build.id);
     database.close();
     expect((await call<StoredBuild>('GET', `builds/${build.id}`)).body.document).toMatchObject({
-      version: 2,
-      stance: { held: { axleToCrown: 383, frontTravel: 0 } },
+      version: 3,
+      stance: { held: { axleToCrown: 383, frontTravel: 0, saddleHeight: 725 } },
+      mass: { lumps: expect.arrayContaining([expect.objectContaining({ name: 'Front wheel' })]) },
     });
     const back = await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 });
-    expect([back.status, back.body.document.version]).toEqual([201, 2]);
+    expect([back.status, back.body.document.version]).toEqual([201, 3]);
+  });
+
+  it('keeps the workshop’s riders, one a name, and says what cannot be a rider', async () => {
+    const rider = { name: ' Wilma ', stature: 1910, mass: 82, inseam: 905 };
+    const kept = await call<StoredRider>('POST', 'riders', rider);
+    expect([kept.status, kept.body.rider]).toEqual([201, { ...rider, name: 'Wilma' }]);
+    await call('POST', 'riders', { name: 'Wilma', stature: 1905, mass: 80 });
+    const list = async () => (await call<StoredRider[]>('GET', 'riders')).body;
+    expect((await list()).map((each) => each.rider)).toEqual([{ name: 'Wilma', stature: 1905, mass: 80 }]);
+    const bad = await call<Problem>('POST', 'riders', { name: 'Nobody', stature: 30, mass: 80 });
+    expect(bad.status).toBe(400);
+    expect(JSON.stringify(bad.body)).toContain('stature lies between 500 and 2500 mm');
+    expect((await call('DELETE', `riders/${kept.body.id}`)).status).toBe(204);
+    expect((await call('DELETE', `riders/${kept.body.id}`)).status).toBe(404);
+    expect(await list()).toEqual([]);
   });
 
   it('keeps every save as a revision and brings one back as a new one', async () => {

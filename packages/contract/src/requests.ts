@@ -1,5 +1,16 @@
 import { KINDS } from '@larchwood/core';
-import { IsIn, IsInt, IsObject, IsOptional, IsString, Length, Matches, Min } from 'class-validator';
+import {
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  Min,
+} from 'class-validator';
 
 const BLANK = /\S/;
 const NAME_LENGTH = 'Give the build a name of 1 to 120 characters.';
@@ -44,4 +55,52 @@ export class RestoreRevisionRequest {
   @IsInt({ message: 'revision must be the whole number of a revision.' })
   @Min(1)
   revision!: number;
+}
+
+const Measure = (low: number, high: number, unit = 'mm'): PropertyDecorator => {
+  const message = `$property lies between ${low} and ${high} ${unit}.`;
+  const parts = [IsNumber({}, { message }), Min(low, { message }), Max(high, { message })];
+  return (target, key) => parts.forEach((part) => part(target, key));
+};
+
+/** A rider of the workshop's list. Lengths in mm, mass in kg; what is not measured is left out. */
+export class SaveRiderRequest {
+  @IsString()
+  @Length(1, 120, { message: 'Give the rider a name of 1 to 120 characters.' })
+  @Matches(BLANK, { message: 'Give the rider a name of 1 to 120 characters.' })
+  name!: string;
+
+  @Measure(500, 2500)
+  stature!: number;
+
+  @Measure(5, 300, 'kg')
+  mass!: number;
+
+  @IsOptional()
+  @Measure(150, 1400)
+  inseam?: number;
+
+  @IsOptional()
+  @Measure(20, 1000)
+  thigh?: number;
+
+  @IsOptional()
+  @Measure(20, 1000)
+  shank?: number;
+
+  @IsOptional()
+  @Measure(20, 1000)
+  ankleHeight?: number;
+
+  @IsOptional()
+  @Measure(20, 1000)
+  trunk?: number;
+
+  @IsOptional()
+  @Measure(20, 1000)
+  upperArm?: number;
+
+  @IsOptional()
+  @Measure(20, 1000)
+  forearm?: number;
 }

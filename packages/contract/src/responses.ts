@@ -1,4 +1,4 @@
-import type { BuildDocument, Fault } from '@larchwood/core';
+import type { BuildDocument, Fault, Rider } from '@larchwood/core';
 
 export interface BuildSummary {
   readonly id: string;
@@ -19,6 +19,11 @@ export interface RevisionSummary {
 }
 export interface StoredRevision extends RevisionSummary {
   readonly document: BuildDocument;
+}
+/** A rider of the workshop's list, for any build. */
+export interface StoredRider {
+  readonly id: number;
+  readonly rider: Rider;
 }
 /** Every refusal: what is wrong in words, faults by path, and on a conflict (409) the build as it stands on the server. */
 export interface Problem {

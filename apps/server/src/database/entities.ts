@@ -1,5 +1,5 @@
 import { Entity, Index, JsonType, ManyToOne, PrimaryKey, Property, Unique } from '@mikro-orm/core';
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument, Rider } from '@larchwood/core';
 
 /** A build: its newest document, and the number of that revision for optimistic locking. */
 @Entity({ tableName: 'build' })
@@ -49,4 +49,18 @@ export class RevisionEntity {
 
   @Property({ type: 'string' })
   reason!: string;
+}
+
+/** A rider of the workshop's list, one a name. */
+@Entity({ tableName: 'rider' })
+export class RiderEntity {
+  @PrimaryKey({ type: 'integer', autoincrement: true })
+  id!: number;
+
+  @Unique()
+  @Property({ type: 'string' })
+  name!: string;
+
+  @Property({ type: JsonType })
+  measures!: Omit<Rider, 'name'>;
 }

@@ -19,4 +19,20 @@ export class CreateBuilds extends Migration {
   }
 }
 
-export const MIGRATIONS = [{ name: '2026-11-24-create-builds', class: CreateBuilds }];
+/** The workshop's riders. */
+export class CreateRiders extends Migration {
+  override up(): void {
+    this.addSql(`create table rider (
+      id integer not null primary key autoincrement, name text not null, measures json not null);`);
+    this.addSql(`create unique index rider_name_unique on rider (name);`);
+  }
+
+  override down(): void {
+    this.addSql(`drop table rider;`);
+  }
+}
+
+export const MIGRATIONS = [
+  { name: '2026-11-24-create-builds', class: CreateBuilds },
+  { name: '2026-11-25-create-riders', class: CreateRiders },
+];

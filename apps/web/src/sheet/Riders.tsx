@@ -151,7 +151,7 @@ function Head({
       <ellipse cx={x} cy={y} rx={rx} ry={ry} fill="var(--sheet)" strokeWidth="1.3" />
       {view.name !== 'plan' && (
         <path
-          d={`M${tenth(x - rx - of(0.012))} ${tenth(y - ry * 0.1)}C${tenth(x - rx - of(0.014))} ${tenth(y - crown * 1.08)} ${tenth(x + rx + of(0.014))} ${tenth(y - crown * 1.08)} ${tenth(x + rx + of(0.012))} ${tenth(y - ry * 0.25)}Z`}
+          d={`M${tenth(x - rx - of(0.012))} ${tenth(y - ry * 0.1)}C${tenth(x - rx - of(0.014))} ${tenth(y - crown * 1.08)} ${tenth(x + rx + of(0.014))} ${tenth(y - crown * 1.08)} ${tenth(x + rx + of(0.012))} ${tenth(y - ry * (view.name === 'side' ? 0.25 : 0.1))}Z`}
           fill="var(--paper)"
           strokeWidth="1.3"
         />

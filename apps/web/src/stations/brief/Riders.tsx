@@ -4,7 +4,10 @@ import { QuantityField } from '../../ledger/QuantityField';
 import { TextField } from '../../ledger/TextField';
 import { Button } from '../../parts/Button';
 import { Length } from '../../parts/Figure';
+import { Pop } from '../../parts/Pop';
 import { useBriefList, within } from './brief';
+import { KeepRider, WorkshopRiders } from './WorkshopRiders';
+import { RiderMeasures } from './RiderMeasures';
 import { BriefPart, RemoveButton } from './RowList';
 
 const MOST = 6;
@@ -22,48 +25,62 @@ export function Riders({ kind }: { readonly kind: Kind }) {
   return (
     <BriefPart title="Who sits in it" about={about}>
       <ul className="rows">
-        {rows.map(({ name, stature, mass }, index) => (
-          <li key={index} className="flex items-baseline gap-3 py-1">
-            <TextField
-              field={field(index, 'name')}
-              label={`Rider ${index + 1}, name`}
-              value={name}
-              required
-              onCommit={(text) => set(index, 'name', { name: text })}
-              className="flex-1 font-semibold"
-            />
-            <span className="flex items-baseline gap-1">
-              <span className="caption">stature</span>
-              <QuantityField
-                field={field(index, 'stature')}
-                label={`${name}, stature`}
-                quantity="length"
-                value={stature}
-                nudge={10}
-                onCommit={(next) =>
-                  within(next, [500, 2500], 'A stature lies between 500 and 2500 mm (1′ 8″ and 8′ 2″).', () =>
-                    set(index, 'stature', { stature: next }),
-                  )
-                }
+        {rows.map((rider, index) => {
+          const { name, stature, mass } = rider;
+          return (
+            <li key={index} className="flex flex-wrap items-baseline gap-x-3 py-1">
+              <TextField
+                field={field(index, 'name')}
+                label={`Rider ${index + 1}, name`}
+                value={name}
+                required
+                onCommit={(text) => set(index, 'name', { name: text })}
+                className="flex-1 font-semibold"
               />
-            </span>
-            <span className="flex items-baseline gap-1">
-              <span className="caption">mass</span>
-              <QuantityField
-                field={field(index, 'mass')}
-                label={`${name}, mass`}
-                quantity="mass"
-                value={mass}
-                onCommit={(next) =>
-                  within(next, [5, 300], 'A mass lies between 5 and 300 kg.', () =>
-                    set(index, 'mass', { mass: next }),
-                  )
-                }
-              />
-            </span>
-            <RemoveButton name={name} onClick={() => remove(index)} />
-          </li>
-        ))}
+              <span className="flex items-baseline gap-1">
+                <span className="caption">stature</span>
+                <QuantityField
+                  field={field(index, 'stature')}
+                  label={`${name}, stature`}
+                  quantity="length"
+                  value={stature}
+                  nudge={10}
+                  onCommit={(next) =>
+                    within(
+                      next,
+                      [500, 2500],
+                      'A stature lies between 500 and 2500 mm (1′ 8″ and 8′ 2″).',
+                      () => set(index, 'stature', { stature: next }),
+                    )
+                  }
+                />
+              </span>
+              <span className="flex items-baseline gap-1">
+                <span className="caption">mass</span>
+                <QuantityField
+                  field={field(index, 'mass')}
+                  label={`${name}, mass`}
+                  quantity="mass"
+                  value={mass}
+                  onCommit={(next) =>
+                    within(next, [5, 300], 'A mass lies between 5 and 300 kg.', () =>
+                      set(index, 'mass', { mass: next }),
+                    )
+                  }
+                />
+              </span>
+              <Pop
+                trigger="Measures"
+                label={`${name}, measures`}
+                className="font-semibold text-larch-text underline underline-offset-2"
+              >
+                {() => <RiderMeasures index={index} />}
+              </Pop>
+              <KeepRider rider={rider} />
+              <RemoveButton name={name} onClick={() => remove(index)} />
+            </li>
+          );
+        })}
       </ul>
       {rows.length === 0 && (
         <p className="py-1.5 text-quiet">
@@ -74,17 +91,20 @@ export function Riders({ kind }: { readonly kind: Kind }) {
               rider’s stature moves what must fit.
             </>
           ) : (
-            `Nothing of ${withArticle(kind.name)} is fitted to its rider so far; riders are kept with the build.`
+            `A rider is seated in ${withArticle(kind.name)} as the set has it; name one and the seat can be fitted.`
           )}
         </p>
       )}
       {rows.length < MOST && (
-        <Button
-          look="link"
-          onClick={() => add({ name: `Rider ${rows.length + 1}`, stature: SET_STATURE, mass: 75 })}
-        >
-          Add a rider
-        </Button>
+        <div className="flex items-center gap-5">
+          <Button
+            look="link"
+            onClick={() => add({ name: `Rider ${rows.length + 1}`, stature: SET_STATURE, mass: 75 })}
+          >
+            Add a rider
+          </Button>
+          <WorkshopRiders taken={rows.map(({ name }) => name)} onTake={add} />
+        </div>
       )}
     </BriefPart>
   );

@@ -35,8 +35,18 @@ export function useBriefList<L extends ListName>(list: L) {
       change(`brief.${list}.${index}.${name}`, (before) =>
         before.map((row, place) => (place === index ? { ...row, ...part } : row)),
       ),
+    replace: (index: number, row: RowOf<L>) => {
+      change(`brief.${list}.${index}.replace`, (before) =>
+        before.map((each, place) => (place === index ? row : each)),
+      );
+      settle();
+    },
     remove: (index: number) => {
-      change(`brief.${list}.remove`, (before) => before.filter((_, place) => place !== index));
+      edit(`brief.${list}.remove`, (before) => {
+        const left = before.brief[list].filter((_, place) => place !== index);
+        const next = changeBrief(before, { [list]: left } as Partial<Brief>);
+        return list === 'riders' ? { ...next, seat: { ...next.seat, aboard: [] } } : next;
+      });
       settle();
       for (const [key, draft] of movedDrafts(drafts, `brief.${list}.`, index)) setDraft(key, draft);
     },

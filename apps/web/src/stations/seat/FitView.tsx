@@ -95,11 +95,11 @@ function FitTable({
 }) {
   const { document } = useEditor();
   const { units } = document;
-  const head = 'px-3 py-1 text-right font-normal text-quiet';
+  const head = 'px-3 py-1 font-normal text-quiet';
   return (
     <table className="w-full max-w-3xl border-t-2 border-ink">
       <thead>
-        <tr className="border-b border-rule">
+        <tr className="border-b border-rule text-right">
           <th scope="col" className={head}>
             Stature
           </th>

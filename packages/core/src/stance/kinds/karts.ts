@@ -95,7 +95,7 @@ const KART_SETS: readonly StartingSet[] = [
       seatHeight: 55,
       legRoom: 970,
       pedalHeight: 225,
-      ...bucket({ backAngle: 62, wheelAhead: 460, wheelHeight: 470, columnAngle: 38 }),
+      ...bucket({ backAngle: 62, wheelAhead: 460, wheelHeight: 490, columnAngle: 38 }),
       ...RIGID,
     },
   },
