@@ -69,6 +69,30 @@ for (const [theme, rules] of THEMES) {
         await scan(view);
       }
     });
+
+    test('every view of a trike’s and a motorcycle’s seat is accessible', async ({ page }) => {
+      const scan = scanner(page, rules);
+      await newBrief(page, `Access seat ${theme}`, { kind: 'Tadpole trike' });
+      await station(page, 'Seat');
+      for (const view of ['Side', 'Plan', 'Front', 'Clearances', 'Mass', 'Tipping', 'Who fits']) {
+        await page.getByRole('tab', { name: view }).click();
+        if (view === 'Mass') {
+          await page.getByRole('button', { name: 'Enter scale readings' }).click();
+          await page.getByRole('button', { name: /^Weigh again/ }).click();
+          await page.getByLabel('Seat, name').focus();
+        }
+        if (view === 'Who fits') await expect(page.getByText(/fits?\b/).first()).toBeVisible();
+        await scan(view);
+      }
+      await newBrief(page, `Access lean ${theme}`, { kind: 'Motorcycle' });
+      await page.getByRole('button', { name: 'Add a rider' }).click();
+      await page.getByRole('button', { name: 'Rider 1, measures' }).click();
+      await scan('measures');
+      await page.keyboard.press('Escape');
+      await station(page, 'Seat');
+      await page.getByRole('tab', { name: 'Tipping' }).click();
+      await scan('lean');
+    });
   });
 }
 
@@ -79,7 +103,7 @@ test('at 1280x800 and on a tablet the page itself does not scroll', async ({ pag
     [1024, 768],
   ] as const) {
     await page.setViewportSize({ width, height });
-    for (const view of ['Brief', 'Stance', 'Tubes', 'Joints', 'Patterns', 'Fixture']) {
+    for (const view of ['Brief', 'Stance', 'Seat', 'Tubes', 'Joints', 'Patterns', 'Fixture']) {
       await station(page, view);
       const over = await page.evaluate(() => [
         document.documentElement.scrollWidth - innerWidth,

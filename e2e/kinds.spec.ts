@@ -33,7 +33,7 @@ const KINDS: readonly [kind: string, expected: Readonly<Record<string, number>>]
   ],
   ['Delta trike', { 'Fork offset': offsetFor(300.5, 68, 60), 'Width over rear wheels': 800 }],
   ['Tadpole trike', { 'Caster trail': 243 * tan(12), 'Scrub radius': 68 - 243 * tan(14) }],
-  ['Kart', { 'Caster trail': casterTrail(127, 12, 95, -0.2), Wheelbase: 60 + 970 + 20 }],
+  ['Kart', { 'Caster trail': casterTrail(127, 12, 95, -0.2), Wheelbase: 250 + 970 - 170 }],
   [
     'Off-road kart or buggy',
     { 'Caster trail': casterTrail(279.4, 7, 110, 0.2), 'Scrub radius': scrub(279.4, 10, 110, 0.2) },
@@ -91,7 +91,7 @@ const FOUR_SETS: readonly [kind: string, exchanges: readonly Exchange[]][] = [
   [
     'Kart',
     [
-      ['wheelbase', '1060', 'pedals ahead of front axle', 'Pedals ahead of front axle', 60 + 970 - 1060],
+      ['wheelbase', '1060', 'pedals ahead of front axle', 'Pedals ahead of front axle', 250 + 970 - 1060],
       ['width over rear wheels', '1380', 'rear track', 'Rear track', 1380 - 7.1 * 25.4],
       [
         'toe across the tyres',

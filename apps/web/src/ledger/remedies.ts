@@ -51,7 +51,7 @@ const REMEDIES: Readonly<Record<string, (finding: Finding) => Remedy | undefined
 function nearest({ values }: Finding): Remedy | undefined {
   return values.id === undefined
     ? undefined
-    : { name: `Set it to ${values.shown}`, change: holdAt(String(values.id), Number(values.value)) };
+    : { name: 'Set it so that it just reaches', change: holdAt(String(values.id), Number(values.value)) };
 }
 
 export const remedyOf = (finding: Finding): Remedy | undefined => REMEDIES[finding.code]?.(finding);

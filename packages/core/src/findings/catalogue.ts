@@ -20,8 +20,8 @@ interface Say {
 }
 
 const footPlace = (id: string): string => (/saddle|leg/i.test(id) ? 'pedals' : 'foot rests');
-const nearest = (of: Say['of']): string =>
-  of('shown') === '' ? '' : ` ${of('dimension')} at ${of('shown')} just reaches.`;
+const nearest = ({ of, measure }: Say): string =>
+  of('dimension') === '' ? '' : ` ${of('dimension')} at ${measure('value')} just reaches.`;
 
 const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
   'outside-band': ({ of, measure }) => ({
@@ -104,24 +104,24 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
     text: `${mm('gap')} between tyre and shell; ${mm('wanted')} wanted.`,
     remedies: ['Lengthen the chainstay', 'Choose a smaller tyre'],
   }),
-  'legs-do-not-reach': ({ of, mm }) => ({
-    title: `${of('rider')} does not reach the ${footPlace(of('id'))}`,
-    text: `${mm('short')} short with the leg straight.${nearest(of)}`,
+  'legs-do-not-reach': (say) => ({
+    title: `${say.of('rider')} does not reach the ${footPlace(say.of('id'))}`,
+    text: `${say.mm('short')} short with the leg straight.${nearest(say)}`,
     remedies: ['Bring seat and feet together', 'Choose a shorter crank, or another rider'],
   }),
-  'legs-too-near': ({ of, mm }) => ({
-    title: `${of('rider')} has no room for the legs`,
-    text: `The feet are ${mm('short')} nearer than the legs fold.${nearest(of)}`,
+  'legs-too-near': (say) => ({
+    title: `${say.of('rider')} has no room for the legs`,
+    text: `The feet are ${say.mm('short')} nearer than the legs fold.${nearest(say)}`,
     remedies: ['Move seat and feet apart'],
   }),
-  'arms-do-not-reach': ({ of, mm }) => ({
-    title: `${of('rider')} does not reach the grips`,
-    text: `${mm('short')} short with the arm straight.${nearest(of)}`,
+  'arms-do-not-reach': (say) => ({
+    title: `${say.of('rider')} does not reach the grips`,
+    text: `${say.mm('short')} short with the arm straight.${nearest(say)}`,
     remedies: ['Bring the grips nearer', 'Lean the trunk towards them'],
   }),
-  'arms-too-near': ({ of, mm }) => ({
-    title: `${of('rider')} has no room for the arms`,
-    text: `The grips are ${mm('short')} nearer than the arms fold.${nearest(of)}`,
+  'arms-too-near': (say) => ({
+    title: `${say.of('rider')} has no room for the arms`,
+    text: `The grips are ${say.mm('short')} nearer than the arms fold.${nearest(say)}`,
     remedies: ['Move the grips away', 'Lean the trunk back'],
   }),
   'saddle-rule': ({ of, mm }) => ({

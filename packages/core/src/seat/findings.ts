@@ -5,9 +5,9 @@ import { frontShare } from '../mass/loads.js';
 import { inseamOf } from '../rider/body.js';
 import { figureOf, farthestCrank, armRaise } from '../rider/figure.js';
 import type { RiderPlace } from '../rider/place.js';
-import type { Adjusters, Kind } from '../stance/dimension.js';
+import type { Adjusters, Kind, Quantity } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
-import { measure, solveStance } from '../stance/solve.js';
+import { solveStance } from '../stance/solve.js';
 import type { Stance } from '../stance/stance.js';
 import { FRICTION, type Tipping } from '../tipping/tipping.js';
 import { without } from '../without.js';
@@ -64,7 +64,7 @@ function placeFindings(
         rider: name,
         short: Math.abs(beyond),
         ...(nearest
-          ? { dimension: nearest.name, id: nearest.id, value: nearest.value, shown: nearest.shown }
+          ? { dimension: nearest.name, id: nearest.id, value: nearest.value, quantity: nearest.quantity }
           : {}),
       }),
     );
@@ -96,15 +96,16 @@ function nearestReach(
   limb: 'legs' | 'arms',
   adjusters: Adjusters,
 ):
-  { readonly id: string; readonly name: string; readonly value: number; readonly shown: string } | undefined {
+  | { readonly id: string; readonly name: string; readonly value: number; readonly quantity: Quantity }
+  | undefined {
   const { dimension } = adjusters[limb];
   if (!(dimension in held)) return undefined;
   const angle = prefixed(place.id, limb === 'legs' ? 'kneeAngle' : 'elbowAngle');
   const solved = solveStance(kind, { ...without(held, dimension), [angle]: REACHES }, state);
   const described = kind.dimensions.find(({ id }) => id === dimension);
   if (!solved.ok || !described) return undefined;
-  const value = solved.values[dimension]!;
-  return { id: dimension, name: described.name, value, shown: measure(described, value) };
+  const { name, quantity } = described;
+  return { id: dimension, name, value: solved.values[dimension]!, quantity };
 }
 
 /** A saddle far from the usual rule. */

@@ -91,7 +91,7 @@ function Totals({
   const { document } = useEditor();
   const { laden, bare } = plan.mass;
   const rows: readonly (readonly [string, (of: Laden) => React.ReactNode])[] = [
-    ['Mass', ({ mass }) => <Kilograms value={mass} />],
+    ['Total', ({ mass }) => <Kilograms value={mass} />],
     ['Ahead of rear axle', ({ at }) => <Length mm={at[0]} display={document.units} digits={0} />],
     ['Off the middle, left', ({ at }) => <Length mm={at[1]} display={document.units} digits={0} />],
     ['Above the ground', ({ at }) => <Length mm={at[2]} display={document.units} digits={0} />],
