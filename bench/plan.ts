@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import {
+  clearancesOf,
   findKind,
+  fitRange,
   planBuild,
   readDocumentText,
   releases,
@@ -43,6 +45,17 @@ function measure(
   return { median: times[times.length >> 1]!, late: times[Math.floor(times.length * 0.95)]! };
 }
 
+/** Median of so many runs, once warm; ms. */
+function median(runs: number, work: () => unknown): number {
+  work();
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+  return times.sort((a, b) => a - b)[runs >> 1]!;
+}
+
 /** The same vehicle with every reading that can be held in place of another: the most that the solver has to find. */
 function exchanged(document: BuildDocument): BuildDocument {
   const kind = findKind(document.kind)!;
@@ -69,9 +82,14 @@ export function planInNode(): void {
     const free = state.filter((id) => !(id in other.stance.held) && !given.includes(id)).length;
     const hard = measure(other, stanceOf);
     const hardPlan = measure(other, planBuild);
+    const planned = planBuild(document);
+    if (!planned.ok) throw new Error(name);
+    const sweep = median(15, () => clearancesOf(document, planned.plan));
+    const fit = median(5, () => fitRange(document));
     console.log(
       `${name}: whole plan ${whole.median.toFixed(2)} ms median, ${whole.late.toFixed(2)} ms at 95 %; ` +
-        `stance ${stance.median.toFixed(3)} ms; with ${free} entries to find ${hard.median.toFixed(3)} ms median, ${hard.late.toFixed(3)} ms at 95 %, its plan ${hardPlan.median.toFixed(2)} ms`,
+        `stance ${stance.median.toFixed(3)} ms; with ${free} entries to find ${hard.median.toFixed(3)} ms median, ${hard.late.toFixed(3)} ms at 95 %, its plan ${hardPlan.median.toFixed(2)} ms; ` +
+        `sweep of ${planned.plan.stance.places.length} rider(s) ${sweep.toFixed(1)} ms, who fits ${fit.toFixed(1)} ms`,
     );
   }
 }

@@ -94,7 +94,7 @@ const DEMOS: readonly Demo[] = [
       name: 'Towpath tandem',
       kind: 'tandem',
       startingSet: 'tandem',
-      held: { cockpit: 680, seatTubeLength: 590, crankLength: 165 },
+      held: { cockpit: 680, seatTubeLength: 590, crankLength: 170 },
     },
   },
   {
@@ -212,7 +212,12 @@ const DEMOS: readonly Demo[] = [
       ],
       school: 'table',
     },
-    options: { name: 'Paddock kart', kind: 'kart', startingSet: 'kart', held: { legRoom: 985 } },
+    options: {
+      name: 'Paddock kart',
+      kind: 'kart',
+      startingSet: 'kart',
+      held: { legRoom: 1015, pedalsAhead: 200 },
+    },
   },
   {
     file: 'alder-wood-buggy',

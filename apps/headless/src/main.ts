@@ -1,7 +1,14 @@
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { findingText, planBuild, readDocumentText, type Plan } from '@larchwood/core';
+import {
+  clearanceFindings,
+  clearancesOf,
+  findingText,
+  planBuild,
+  readDocumentText,
+  type Plan,
+} from '@larchwood/core';
 import { drawingsToPdf, drawingToSvg, patternSheets, pieceDrawing } from '@larchwood/outputs';
 
 const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR]';
@@ -23,8 +30,12 @@ async function main(): Promise<void> {
     );
   const { plan } = planned;
   if (out !== undefined) await writePatterns(plan, out);
-  const findings = plan.findings.map((finding) => ({ ...finding, words: findingText(finding, plan.units) }));
-  process.stdout.write(`${JSON.stringify({ ...plan, findings }, null, 1)}\n`);
+  const clearances = clearancesOf(read.document, plan);
+  const findings = [...plan.findings, ...clearanceFindings(clearances)].map((finding) => ({
+    ...finding,
+    words: findingText(finding, plan.units),
+  }));
+  process.stdout.write(`${JSON.stringify({ ...plan, clearances, findings }, null, 1)}\n`);
 }
 
 function argumentsOf(args: string[]): { file: string; out: string | undefined } {

@@ -15,6 +15,8 @@ export interface Clearance {
   /** mm; negative where they stand in each other. */
   readonly gap: number;
   readonly wanted: number;
+  /** In each other, nearer than wanted, or as wanted. */
+  readonly verdict: 'meet' | 'close' | 'clear';
   /** Where, as the parts stand then. */
   readonly at: Vector;
   readonly pose: Pose;
@@ -68,11 +70,11 @@ export function clearanceFindings({ gaps, lostGrips: lost }: Clearances): Findin
   const at = (ref: string): Finding['where'] => ({ station: 'seat', ref });
   return [
     ...gaps
-      .filter((each) => each.gap < each.wanted)
-      .map(({ id, a, b, gap: value, wanted, moves }): Finding => ({
-        code: value < 0 ? 'parts-meet' : 'gap-small',
+      .filter(({ verdict }) => verdict !== 'clear')
+      .map(({ id, a, b, gap: value, wanted, moves, verdict }): Finding => ({
+        code: verdict === 'meet' ? 'parts-meet' : 'gap-small',
         // Feet can be kept clear of a wheel while it is turned far; what always meets must be mended.
-        severity: value < 0 && !(moves.crank && moves.steer) ? 'stop' : 'look',
+        severity: verdict === 'meet' && !(moves.crank && moves.steer) ? 'stop' : 'look',
         where: at(id),
         values: { a, b, gap: value, overlap: -value, wanted },
       })),
@@ -147,17 +149,22 @@ function least(
             best = { gap: distance, pose: { ...rest, ...one.pose, ...two.pose }, rod, other };
         }
     }
+  const least = wantedGap(a.sort, b.sort, wanted);
   return {
     id: `${a.name} ${b.name}`,
     a: a.name,
     b: b.name,
     gap: best.gap,
-    wanted: wantedGap(a.sort, b.sort, wanted),
+    wanted: least,
+    verdict: best.gap < 0 ? 'meet' : best.gap < least - MEASURED ? 'close' : 'clear',
     at: best.rod && best.other ? gapPlace(best.rod, best.other) : [0, 0, 0],
     pose: best.pose,
     moves: { ...a.moves, ...b.moves },
   };
 }
+
+/** Less than this nobody measures, mm. */
+const MEASURED = 0.1;
 
 /** The same answer for the same thing asked, worked out once. */
 function once<A extends object, T>(work: (given: A) => T): (given: A) => T {

@@ -24,7 +24,7 @@ export function ClearancePanel() {
       ? edit(`seat.gaps.${id}`, (before) => setSeat({ gaps: { ...before.seat.gaps, [id]: value } })(before))
       : failure(`A wanted gap lies between 0 and ${most} mm.`);
   const gaps = clearances?.gaps ?? [];
-  const short = gaps.filter((each) => each.gap < each.wanted).length;
+  const short = gaps.filter(({ verdict }) => verdict !== 'clear').length;
   return (
     <Panel
       title="Clearances"
@@ -92,7 +92,7 @@ function GapRow({
   readonly pressed: boolean;
   readonly onPress: () => void;
 }) {
-  const verdict = gap.gap < 0 ? 'meet' : gap.gap < gap.wanted ? 'close' : 'clear';
+  const { verdict } = gap;
   return (
     <li>
       <button

@@ -104,14 +104,19 @@ function Totals({
         ] as const,
     ),
   ];
-  const was = before && Math.abs(before.plan.mass.laden.mass - laden.mass) > 0.05 ? before : undefined;
+  const was = before && differ(before.plan.mass.laden, laden) ? before : undefined;
   return (
     <section className="border-b border-rule pb-2">
       <table className="w-full">
         <thead>
           <tr className="caption text-right">
             <th className="px-4 pt-2 pb-1 text-left font-normal">Centre of gravity</th>
-            <th className="pt-2 pb-1 pr-3 font-normal">riders aboard</th>
+            <th className="pt-2 pb-1 pr-3 font-normal">{was ? 'aboard' : 'riders aboard'}</th>
+            {was && (
+              <th className="pt-2 pb-1 pr-3 font-normal" title={`${was.label}, riders aboard`}>
+                {was.label}
+              </th>
+            )}
             <th className="pt-2 pr-4 pb-1 font-normal">bare</th>
           </tr>
         </thead>
@@ -122,19 +127,19 @@ function Totals({
                 {name}
               </th>
               <td className="pr-3 font-semibold">{of(laden)}</td>
+              {was && <td className="pr-3 text-larch-text">{of(was.plan.mass.laden)}</td>}
               <td className="pr-4 text-quiet">{of(bare)}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      {was && (
-        <p className="caption px-4 pt-1">
-          {formatMass(laden.mass - was.plan.mass.laden.mass, 1)} against {was.label}
-        </p>
-      )}
     </section>
   );
 }
+
+/** Weight or place differ by what can be measured. */
+const differ = (a: Laden, b: Laden): boolean =>
+  Math.abs(a.mass - b.mass) > 0.05 || a.at.some((each, axis) => Math.abs(each - b.at[axis]!) > 0.5);
 
 function LumpRow({ lump }: { readonly lump: Lump }) {
   const { document, plan, edit, settle, setPiece, piece } = useEditor();

@@ -4,6 +4,7 @@ import { useSearchParams } from 'react-router';
 import { restTravel, type Clearance, type Pose, type ViewName } from '@larchwood/core';
 import { Calm } from '../../editor/Calm';
 import { useEditor, useKind } from '../../editor/editor';
+import { CompareChoice } from '../stance/Differences';
 import { ClearancePanel } from './ClearancePanel';
 import { FitView } from './FitView';
 import { LumpMarks } from './LumpMarks';
@@ -48,20 +49,20 @@ export function SeatStation() {
   return (
     <MotionContext value={control}>
       <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
-        <Tabs.List
-          aria-label="What is shown"
-          className="flex min-h-10 shrink-0 flex-wrap border-b border-rule"
-        >
-          {TABS.map(({ id, tab }) => (
-            <Tabs.Trigger
-              key={id}
-              value={id}
-              className="h-10 border-b-2 border-transparent px-3.5 text-quiet hover:text-ink data-[state=active]:border-larch data-[state=active]:font-bold data-[state=active]:text-ink"
-            >
-              {tab}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
+        <div className="flex min-h-10 shrink-0 flex-wrap items-center justify-between gap-x-4 border-b border-rule pr-3">
+          <Tabs.List aria-label="What is shown" className="flex flex-wrap">
+            {TABS.map(({ id, tab }) => (
+              <Tabs.Trigger
+                key={id}
+                value={id}
+                className="h-10 border-b-2 border-transparent px-3.5 text-quiet hover:text-ink data-[state=active]:border-larch data-[state=active]:font-bold data-[state=active]:text-ink"
+              >
+                {tab}
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
+          <CompareChoice />
+        </div>
         <Tabs.Content value={shown} className="flex min-h-80 flex-1 flex-col" tabIndex={-1}>
           {!plan ? (
             <p className="p-8">

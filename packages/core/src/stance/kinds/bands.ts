@@ -1,4 +1,4 @@
-import type { Band } from '../dimension.js';
+import type { Band, Bands } from '../dimension.js';
 
 export const PRACTICE = 'common practice';
 const MEMORY = 'common practice, from memory';
@@ -10,3 +10,22 @@ export const band = (use: string, low: number, high: number, source = MEMORY): B
   use,
   source,
 });
+
+/** Usual angles of riders by posture (handbook): merged into every use of a kind. */
+const ELBOW = band('a rider', 150, 165, PRACTICE);
+export const RIDER_BANDS = {
+  pedalling: { kneeAngle: band('a pedalling rider', 145, 155, PRACTICE), elbowAngle: ELBOW },
+  reclined: { kneeAngle: band('a reclined rider', 148, 168), backAngle: band('a recumbent trike', 30, 65) },
+  astride: { kneeAngle: band('a motorcyclist', 65, 120), elbowAngle: band('a motorcyclist', 120, 165) },
+  standing: {
+    kneeAngle: band('a rider who stands', 145, 175),
+    elbowAngle: band('a rider who stands', 120, 165),
+  },
+  bucket: {
+    kneeAngle: band('a bucket seat', 110, 150, PRACTICE),
+    backAngle: band('a bucket seat', 55, 75, PRACTICE),
+  },
+} as const;
+
+export const withRider = (bands: Bands, rider: keyof typeof RIDER_BANDS): Bands =>
+  Object.fromEntries(Object.entries(bands).map(([use, own]) => [use, { ...RIDER_BANDS[rider], ...own }]));

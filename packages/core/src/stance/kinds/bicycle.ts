@@ -6,6 +6,7 @@ import { forkFront } from '../assemblies/singleFront.js';
 import { travel } from '../assemblies/travel.js';
 import { singleRear, wheelbase } from '../assemblies/wheelbase.js';
 import { BARS_GROUP, figureGroup, FORK_GROUP, TRAVEL_GROUP } from './groups.js';
+import { withRider } from './bands.js';
 import { BICYCLE_BANDS } from './bicycleBands.js';
 import { BICYCLE_SETS } from './bicycleSets.js';
 import { TANDEM_BANDS, TANDEM_SETS, TRIPLET_BANDS, TRIPLET_SETS } from './tandemSets.js';
@@ -116,7 +117,7 @@ export const BICYCLE: Kind = pedalledKind(1, REAR, {
   id: 'bicycle',
   name: 'Bicycle',
   about: 'One rider, pedals between the wheels: road, touring, trail, small wheels, long low cruisers.',
-  bands: BICYCLE_BANDS,
+  bands: withRider(BICYCLE_BANDS, 'pedalling'),
   startingSets: BICYCLE_SETS,
   schools: ['slide-and-post'],
   cockpits: [],
@@ -131,7 +132,7 @@ export const TANDEM: Kind = pedalledKind(
     id: 'tandem',
     name: 'Tandem',
     about: 'Two riders one behind the other.',
-    bands: TANDEM_BANDS,
+    bands: withRider(TANDEM_BANDS, 'pedalling'),
     startingSets: TANDEM_SETS,
     schools: [],
     cockpits: ['cockpit', 'rearSeatTubeLength'],
@@ -146,7 +147,7 @@ export const TRIPLET: Kind = pedalledKind(
     id: 'triplet',
     name: 'Triplet',
     about: 'Three riders one behind the other.',
-    bands: TRIPLET_BANDS,
+    bands: withRider(TRIPLET_BANDS, 'pedalling'),
     startingSets: TRIPLET_SETS,
     schools: [],
     cockpits: ['cockpit', 'rearSeatTubeLength', 'secondCockpit', 'middleSeatTubeLength'],

@@ -48,6 +48,9 @@ export const BICYCLE_BANDS: Bands = {
     trail: band('stretched cruiser', 80, 160),
     wheelbase: band('stretched cruiser', 1200, 1500),
     bottomBracketHeight: band('stretched cruiser', 230, 310),
+    // Low and laid back: feet on the ground at a stop.
+    kneeAngle: band('stretched cruiser', 115, 150),
+    elbowAngle: band('stretched cruiser', 120, 165),
     toeClearance: band('any bicycle', 0, 600),
   },
 };

@@ -6,7 +6,7 @@ import { seated } from '../assemblies/seated.js';
 import { travel } from '../assemblies/travel.js';
 import { twoTrackFront } from '../assemblies/twoTrackFront.js';
 import { rearPair, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
-import { band, PRACTICE } from './bands.js';
+import { band, PRACTICE, withRider } from './bands.js';
 import {
   figureGroup,
   RIGID,
@@ -255,7 +255,14 @@ function kart(
     figureGroup('Driver'),
   ];
   return kindOf(
-    { ...named, seatGroups, groups: GROUPS, views: ['side', 'plan', 'front'], bands: BANDS, schools: [] },
+    {
+      ...named,
+      seatGroups,
+      groups: GROUPS,
+      views: ['side', 'plan', 'front'],
+      bands: withRider(BANDS, 'bucket'),
+      schools: [],
+    },
     [
       wheelbase({ wheelbase: sizes.wheelbase, letGo: ['pedalsAhead', 'seatAhead', 'legRoom'] }),
       straightUpRear,

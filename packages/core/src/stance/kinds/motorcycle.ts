@@ -7,7 +7,7 @@ import { clampFront } from '../assemblies/singleFront.js';
 import { swingArm } from '../assemblies/swingArm.js';
 import { travel } from '../assemblies/travel.js';
 import { singleRear, wheelbase } from '../assemblies/wheelbase.js';
-import { band, PRACTICE } from './bands.js';
+import { band, PRACTICE, withRider } from './bands.js';
 import { BARS_GROUP, figureGroup, SEAT_GROUP, SEATED_FIT, shellGroup, TRAVEL_GROUP } from './groups.js';
 import { LOW_MOTORCYCLE_LUMPS, MOTORCYCLE_LUMPS } from './lumps.js';
 
@@ -250,7 +250,7 @@ export const MOTORCYCLE: Kind = kindOf(
     ],
     readings: READINGS,
     views: ['side'],
-    bands: BANDS,
+    bands: withRider(BANDS, 'astride'),
     startingSets: SETS,
     schools: [],
   },
@@ -275,7 +275,7 @@ export const LOW_MOTORCYCLE: Kind = kindOf(
       'groundClearance',
     ],
     views: ['side'],
-    bands: LOW_BANDS,
+    bands: withRider(LOW_BANDS, 'bucket'),
     startingSets: LOW_SETS,
     schools: [],
   },

@@ -5,7 +5,7 @@ import { standingRider } from '../assemblies/riders/kinds.js';
 import { forkFront } from '../assemblies/singleFront.js';
 import { travel } from '../assemblies/travel.js';
 import { singleRear, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
-import { band } from './bands.js';
+import { band, withRider } from './bands.js';
 import { BARS_GROUP, figureGroup, FORK_GROUP, RIGID, TRAVEL_GROUP } from './groups.js';
 import { SCOOTER_LUMPS } from './lumps.js';
 
@@ -107,16 +107,19 @@ export const SCOOTER: Kind = kindOf(
     ],
     readings: ['trail', 'wheelbase', 'wheelFlop', 'deckHeight', 'groundClearance', 'breakOver', 'deckToTyre'],
     views: ['side'],
-    bands: {
-      scooter: {
-        headAngle: band('scooter', 70, 78),
-        trail: band('scooter', 20, 60),
-        wheelbase: band('scooter', 850, 1250),
-        deckHeight: band('scooter', 60, 140),
-        groundClearance: band('scooter', 35, 110),
-        deckToTyre: band('scooter', 60, 260),
+    bands: withRider(
+      {
+        scooter: {
+          headAngle: band('scooter', 70, 78),
+          trail: band('scooter', 20, 60),
+          wheelbase: band('scooter', 850, 1250),
+          deckHeight: band('scooter', 60, 140),
+          groundClearance: band('scooter', 35, 110),
+          deckToTyre: band('scooter', 60, 260),
+        },
       },
-    },
+      'standing',
+    ),
     startingSets: SETS,
     schools: [],
   },

@@ -7,7 +7,7 @@ import { forkFront } from '../assemblies/singleFront.js';
 import { travel } from '../assemblies/travel.js';
 import { twoTrackFront } from '../assemblies/twoTrackFront.js';
 import { rearPair, singleRear, straightUpRear, wheelbase } from '../assemblies/wheelbase.js';
-import { band, PRACTICE } from './bands.js';
+import { band, PRACTICE, withRider } from './bands.js';
 import {
   figureGroup,
   FORK_GROUP,
@@ -113,16 +113,19 @@ export const DELTA_TRIKE: Kind = kindOf(
       'groundClearance',
     ],
     views: ['side', 'plan', 'front'],
-    bands: {
-      delta: {
-        headAngle: band('delta trike', 65, 75),
-        trail: band('delta trike', 30, 75),
-        wheelbase: band('delta trike', 1000, 1400),
-        rearTrack: band('delta trike', 650, 850),
-        seatHeight: band('delta trike', 250, 450),
-        groundClearance: band('delta trike', 90, 260),
+    bands: withRider(
+      {
+        delta: {
+          headAngle: band('delta trike', 65, 75),
+          trail: band('delta trike', 30, 75),
+          wheelbase: band('delta trike', 1000, 1400),
+          rearTrack: band('delta trike', 650, 850),
+          seatHeight: band('delta trike', 250, 450),
+          groundClearance: band('delta trike', 90, 260),
+        },
       },
-    },
+      'reclined',
+    ),
     startingSets: DELTA_SETS,
     schools: [],
   },
@@ -210,17 +213,20 @@ export const TADPOLE_TRIKE: Kind = kindOf(
       'legRoom',
     ],
     views: ['side', 'plan', 'front'],
-    bands: {
-      tadpole: {
-        caster: band('tadpole trike', 8, 16, PRACTICE),
-        scrubRadius: band('tadpole trike', 0, 20, PRACTICE),
-        casterTrail: band('tadpole trike', 30, 70),
-        wheelbase: band('tadpole trike', 950, 1200),
-        frontTrack: band('tadpole trike', 680, 850),
-        seatHeight: band('tadpole trike', 180, 350),
-        groundClearance: band('tadpole trike', 70, 180),
+    bands: withRider(
+      {
+        tadpole: {
+          caster: band('tadpole trike', 8, 16, PRACTICE),
+          scrubRadius: band('tadpole trike', 0, 20, PRACTICE),
+          casterTrail: band('tadpole trike', 30, 70),
+          wheelbase: band('tadpole trike', 950, 1200),
+          frontTrack: band('tadpole trike', 680, 850),
+          seatHeight: band('tadpole trike', 180, 350),
+          groundClearance: band('tadpole trike', 70, 180),
+        },
       },
-    },
+      'reclined',
+    ),
     startingSets: TADPOLE_SETS,
     schools: [],
   },
