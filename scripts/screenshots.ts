@@ -33,7 +33,7 @@ const VIEWS: readonly View[] = [
   { file: 'stance-night-inches', build: 'Lock keeper', path: '/stance', theme: 'night' },
   { file: 'seat', build: 'Paddock kart', path: '/seat' },
   { file: 'clearances', build: 'Ferry Road tourer', path: '/seat?show=gaps', press: /^Heel to chainstay/ },
-  { file: 'mass', build: 'Canal tadpole', path: '/seat?show=mass', press: /^Enter scale readings/ },
+  { file: 'mass', build: 'Canal tadpole', path: '/seat?show=mass' },
   { file: 'tipping', build: 'Market delta', path: '/seat?show=tipping' },
   { file: 'tubes', build: 'Ferry Road tourer', path: '/tubes', press: /Top tube/ },
   { file: 'joints', build: 'Ferry Road tourer', path: '/joints', press: /Down tube/ },

@@ -181,7 +181,12 @@ describe('scales', () => {
     const build = made('kart', 'kart');
     const broken = planMade({ ...build, mass: { ...build.mass, scales: { aboard: true, level: {} } } });
     expect(broken.mass.laden).toEqual(planMade(build).mass.laden);
-    expect(broken.findings.filter(({ code }) => code === 'scales-impossible')).toHaveLength(4);
+    // What is only not read yet is no finding.
+    expect(broken.mass.faults).toHaveLength(4);
+    expect(broken.findings.filter(({ code }) => code === 'scales-impossible')).toEqual([]);
+    const none = { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 };
+    const zero = planMade({ ...build, mass: { ...build.mass, scales: { aboard: true, level: none } } });
+    expect(zero.findings.filter(({ code }) => code === 'scales-impossible')).toHaveLength(1);
     const read = planMade({ ...build, mass: { ...build.mass, scales: { aboard: true, level } } });
     expect(read.mass.laden.mass).toBe(160);
     expect(read.mass.bare.mass).toBeCloseTo(160 - 75, 9);

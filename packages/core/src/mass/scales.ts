@@ -9,6 +9,8 @@ export interface ScaleFault {
   /** `level.front`, `raised.by`, `raised.rearLeft` … */
   readonly where: string;
   readonly message: string;
+  /** Only not read yet. */
+  readonly waiting?: true;
 }
 export interface Measured {
   readonly mass: number;
@@ -34,8 +36,9 @@ const HIGHEST = 2500;
 export function weighed(scales: Scales, stance: Stance): ScalesResult {
   const contacts = contactsOf(stance.standing);
   const faults = readingFaults('level', scales.level, contacts);
-  if (scales.raised) faults.push(...readingFaults('raised', scales.raised.loads, contacts));
-  if (faults.length > 0) return { ok: false, faults };
+  const raisedFaults = scales.raised ? readingFaults('raised', scales.raised.loads, contacts) : [];
+  if (faults.length > 0 || raisedFaults.some(({ waiting }) => !waiting))
+    return { ok: false, faults: [...faults, ...raisedFaults] };
   const mass = sum(scales.level);
   if (!(mass > 0))
     return refused(
@@ -45,7 +48,8 @@ export function weighed(scales: Scales, stance: Stance): ScalesResult {
   const moment = (axis: 0 | 1) =>
     contacts.reduce((total, { wheel, at }) => total + at[axis] * scales.level[wheel]!, 0) / mass;
   const [x, y] = [moment(0), moment(1)];
-  if (!scales.raised) return { ok: true, measured: { mass, at: [x, y, undefined], tilt: undefined } };
+  if (!scales.raised || raisedFaults.length > 0)
+    return { ok: true, measured: { mass, at: [x, y, undefined], tilt: undefined } };
 
   const { end, by, loads } = scales.raised;
   const again = sum(loads);
@@ -123,7 +127,7 @@ function readingFaults(
   return contacts.flatMap(({ wheel }): ScaleFault[] => {
     const load = loads[wheel];
     const where = `${when}.${wheel}`;
-    if (load === undefined) return [{ where, message: 'No reading yet for this wheel.' }];
+    if (load === undefined) return [{ where, message: 'No reading yet for this wheel.', waiting: true }];
     return load < 0
       ? [{ where, message: 'A scale below a standing wheel shows no less than 0: zero it, then read again.' }]
       : [];

@@ -139,9 +139,9 @@ function massFindings(
   mass: MassModel,
   tipping: Tipping | undefined,
 ): Finding[] {
-  const found = mass.faults.map(({ where, message }) =>
-    tell('scales-impossible', 'look', `scales.${where}`, { message }),
-  );
+  const found = mass.faults
+    .filter(({ waiting }) => !waiting)
+    .map(({ where, message }) => tell('scales-impossible', 'look', `scales.${where}`, { message }));
   if (mass.bare.mass <= 0) found.push(tell('no-mass', 'note', 'lumps', {}));
   for (const { id, name, mass: weight } of document.mass.lumps)
     if (weight === 0) found.push(tell('lump-weighs-nothing', 'note', `lumps.${id}`, { name }));

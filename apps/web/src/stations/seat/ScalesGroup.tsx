@@ -71,7 +71,8 @@ export function ScalesGroup() {
         />
       </Row>
     ));
-  const fault = plan.mass.faults[0];
+  const fault = plan.mass.faults.find(({ waiting }) => !waiting);
+  const waiting = plan.mass.faults.length > 0 && !fault;
   return (
     <Group title="On the scales">
       <Row name="Weighed">
@@ -143,6 +144,11 @@ export function ScalesGroup() {
         </div>
       )}
       {fault && <p className="px-4 py-1 text-[13px] text-larch-text">{fault.message} The estimate stands.</p>}
+      {waiting && (
+        <p className="px-4 py-1 text-[13px] text-quiet">
+          The estimate stands until every wheel has a reading.
+        </p>
+      )}
       <Simulated plan={plan} />
       <div className="px-4 py-1">
         <Button look="link" onClick={drop}>

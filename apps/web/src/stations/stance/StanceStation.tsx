@@ -202,15 +202,14 @@ const pitchText = (pitch: number): string => `${pitch >= 0 ? 'up' : 'down'} ${Ma
 function StancePanel({ kind }: { readonly kind: Kind }) {
   const { document, plan } = useEditor();
   const named = new Set([...kind.given, ...kind.groups.flatMap(({ ids }) => ids)]);
-  const rest = kind.dimensions.filter(({ id }) => !named.has(id));
-  const count = Object.keys(document.stance.held).length;
+  const seated = new Set(kind.seat.groups.flatMap(({ ids }) => ids));
+  const rest = kind.dimensions.filter(({ id }) => !named.has(id) && !seated.has(id));
+  const here = [...kind.groups.flatMap(({ ids }) => ids), ...rest.map(({ id }) => id)];
+  const count = here.filter((id) => id in document.stance.held).length;
   const springs = plan?.stance.postures !== undefined;
   const findings = findingsAt(plan, 'stance');
   return (
-    <Panel
-      title="Stance"
-      aside={`${count} held, ${kind.dimensions.length - kind.given.length - count} follow`}
-    >
+    <Panel title="Stance" aside={`${count} held, ${here.length - count} follow`}>
       <Findings findings={findings.filter(({ severity }) => severity !== 'note')} />
       <Group title="Wheels">
         <WheelRow end="front" />
