@@ -40,7 +40,7 @@ export {
   type BriefStart,
   type Reason,
 } from './document/brief.js';
-export { SET_STATURE, stanceOf, type Stance, type StanceResult } from './stance/stance.js';
+export { stanceOf, type Stance, type StanceResult } from './stance/stance.js';
 export { KINDS, findKind } from './stance/kinds/registry.js';
 export { MATERIALS, findMaterial, type Material } from './frame/materials.js';
 export { SECTION_LIBRARY, findSection, roundTube, diameterAt } from './frame/sections.js';
@@ -59,6 +59,8 @@ export {
   inseamOf,
   SEGMENTS,
   OF_STATURE,
+  SET_STATURE,
+  THICKNESS,
   type Body,
   type Measured as RiderMeasures,
 } from './rider/body.js';
@@ -71,7 +73,6 @@ export {
   type Figure,
   type Motion,
 } from './rider/figure.js';
-export { THICKNESS } from './rider/body.js';
 export type { Feet, Hands, PostureName, RiderPlace, Seat } from './rider/place.js';
 export { massOf, lumpAt, SET_MASS, type Laden, type MassModel, type MassPart } from './mass/mass.js';
 export { contactsOf, frontShare, wheelLoads, type Contact, type WheelLoad } from './mass/loads.js';

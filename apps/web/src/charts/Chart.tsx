@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { useEffect, useRef, useState } from 'react';
+import { useSize } from '../parts/useSize';
 
 export interface Series {
   readonly name: string;
@@ -25,19 +25,11 @@ interface Props {
 
 const ROOM = { left: 62, right: 104, top: 38, bottom: 8 };
 const AXIS = 34;
+const GUESS = { width: 700, height: 180 };
 
 /** One quantity against another: hairlines, the usual band as a box, the line in ink, the present point as a mark. */
 export function Chart({ title, about, across, up, series, band, present, at, onAt, last = false }: Props) {
-  const frame = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 700, height: 180 });
-  useEffect(() => {
-    if (!frame.current) return;
-    const observer = new ResizeObserver(([entry]) => {
-      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
-    });
-    observer.observe(frame.current);
-    return () => observer.disconnect();
-  }, []);
+  const { frame, size } = useSize(GUESS);
   const known = series.flatMap(({ points }) => points.filter(isKnown));
   const bottom = size.height - (last ? AXIS : ROOM.bottom);
   const xs = series[0]?.points.map(([x]) => x) ?? [0, 1];

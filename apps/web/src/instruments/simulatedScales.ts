@@ -27,9 +27,10 @@ export function simulatedScales(
     read: () =>
       Promise.resolve(
         Object.fromEntries(
-          Object.entries(scaleReadings(hidden.mass, hidden.at, stance, loadsOf, raised)).map(
-            ([wheel, load]) => [wheel, Math.round(load / GRAIN) * GRAIN],
-          ),
+          Object.entries(scaleReadings(hidden.at, stance, loadsOf, raised)).map(([wheel, load]) => [
+            wheel,
+            Math.round(load / GRAIN) * GRAIN,
+          ]),
         ),
       ),
   };

@@ -1,6 +1,7 @@
-import { memo, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import type { Plan, ViewName } from '@larchwood/core';
 import { formatLength, INCH } from '@larchwood/core';
+import { useSize } from '../parts/useSize';
 import { SheetLayer } from './SheetLayer';
 import { barLength, fitView, NARROW, vehicleExtent, type Extent, type View } from './view';
 
@@ -22,6 +23,8 @@ interface Props {
   readonly choices?: ReactNode;
 }
 
+const GUESS = { width: 780, height: 620 };
+
 /** The builder's sheet: ruled paper, title, scale bar, ground, and a drawing true to scale on it. */
 export function Sheet({
   plan,
@@ -35,17 +38,7 @@ export function Sheet({
   ground = name !== 'plan',
   choices,
 }: Props) {
-  const frame = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 780, height: 620 });
-  useEffect(() => {
-    const element = frame.current;
-    if (!element) return;
-    const observer = new ResizeObserver(([entry]) => {
-      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
-    });
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
+  const { frame, size } = useSize(GUESS);
   const { left, right, bottom, top } = extent ?? vehicleExtent(plan, name);
   const narrow = extent !== undefined;
   // The same object while nothing moves it, so that what is drawn behind need not be drawn again.

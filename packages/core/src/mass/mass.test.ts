@@ -121,8 +121,9 @@ describe.each(EVERY_SET)('%s, %s', (kind, set) => {
           const at: Vector = [share * wheelbase, single ? 0 : y, z];
           const loadsOf = (where: Vector) =>
             Object.fromEntries(wheelLoads({ mass: 180, at: where }, contacts).map((l) => [l.wheel, l.load]));
-          const read = (raised?: { end: 'front' | 'rear'; by: number }) =>
-            scaleReadings(180, at, stance, loadsOf, raised);
+          const read = (raised?: { end: 'front' | 'rear'; by: number }) => ({
+            ...scaleReadings(at, stance, loadsOf, raised),
+          });
           const scales: Scales = {
             aboard: true,
             level: read(),

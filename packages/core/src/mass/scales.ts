@@ -51,29 +51,20 @@ export function weighed(scales: Scales, stance: Stance): ScalesResult {
   if (!scales.raised || raisedFaults.length > 0)
     return { ok: true, measured: { mass, at: [x, y, undefined], tilt: undefined } };
 
-  const { end, by, loads } = scales.raised;
+  const { loads } = scales.raised;
   const again = sum(loads);
   if (Math.abs(again - mass) > SAME * mass)
     return refused(
       'raised',
       `Level it weighs ${mass.toFixed(1)} kg, raised ${again.toFixed(1)} kg: that cannot be one vehicle. Read the scales again.`,
     );
-  const { wheelbase, rearRadius, frontRadius } = stance.state as Record<string, number> & {
-    wheelbase: number;
-    rearRadius: number;
-    frontRadius: number;
-  };
-  const rise = frontRadius - rearRadius;
-  const span = Math.hypot(wheelbase, rise);
-  const lift = end === 'front' ? by : -by;
-  if (Math.abs(rise + lift) >= span * 0.7)
+  const tilted = tiltOf(stance, scales.raised);
+  if (!tilted)
     return refused(
       'raised.by',
       'That is too steep to weigh on: raise it less than two thirds of the wheelbase.',
     );
-  const before = Math.asin(rise / span);
-  const tilt = Math.asin((rise + lift) / span) - before;
-  const level = wheelbase * Math.cos(tilt) - rise * Math.sin(tilt);
+  const { tilt, level, rearRadius } = tilted;
   const front = contacts.filter((contact) => contact.end === 'front');
   const onFront = (front.reduce((total, { wheel }) => total + loads[wheel]!, 0) / again) * level;
   const above = (x * Math.cos(tilt) - onFront) / Math.sin(tilt);
@@ -82,33 +73,44 @@ export function weighed(scales: Scales, stance: Stance): ScalesResult {
     return refused(
       'raised',
       `These readings put the centre of gravity ${z < 0 ? `${(-z).toFixed(0)} mm below the ground` : `${z.toFixed(0)} mm high`}: ${
-        z < 0 === (end === 'front') ? 'too much' : 'too little'
+        z < 0 ? 'too little' : 'too much'
       } weight has gone to the lower end. Check which end was raised and by how much; let the wheels roll free.`,
     );
   return { ok: true, measured: { mass, at: [x, y, z], tilt: toDegrees(tilt) } };
 }
 
-/** What the scales below each wheel show for a known centre of gravity: the other way round, for trials. */
+/** How a vehicle stands with one end raised: its tilt nose up in radians, and the level distance of its axles, mm. */
+function tiltOf(
+  { state }: Stance,
+  { end, by }: Raised,
+): { readonly tilt: number; readonly level: number; readonly rearRadius: number } | undefined {
+  const [wheelbase, rearRadius, frontRadius] = [state.wheelbase!, state.rearRadius!, state.frontRadius!];
+  const rise = frontRadius - rearRadius;
+  const span = Math.hypot(wheelbase, rise);
+  const lift = end === 'front' ? by : -by;
+  if (Math.abs(rise + lift) >= span * STEEPEST) return undefined;
+  const tilt = Math.asin((rise + lift) / span) - Math.asin(rise / span);
+  return { tilt, level: wheelbase * Math.cos(tilt) - rise * Math.sin(tilt), rearRadius };
+}
+type Raised = Pick<NonNullable<Scales['raised']>, 'end' | 'by'>;
+/** Rise of one axle over the other, as a share of their distance, on which nobody weighs. */
+const STEEPEST = 0.7;
+
+/**
+ * What the scales below each wheel show for a known centre of gravity: the other way round, for simulated scales.
+ * @param loadsOf the loads on level ground for a centre of gravity
+ */
 export function scaleReadings(
-  mass: number,
   at: Vector,
   stance: Stance,
   loadsOf: (at: Vector) => Readonly<Record<string, number>>,
-  raised?: { readonly end: 'front' | 'rear'; readonly by: number },
-): Record<string, number> {
-  if (!raised) return { ...loadsOf(at) };
-  const { wheelbase, rearRadius, frontRadius } = stance.state as Record<string, number> & {
-    wheelbase: number;
-    rearRadius: number;
-    frontRadius: number;
-  };
-  const rise = frontRadius - rearRadius;
-  const span = Math.hypot(wheelbase, rise);
-  const lift = raised.end === 'front' ? raised.by : -raised.by;
-  const tilt = Math.asin((rise + lift) / span) - Math.asin(rise / span);
-  const level = wheelbase * Math.cos(tilt) - rise * Math.sin(tilt);
+  raised?: Raised,
+): Readonly<Record<string, number>> {
+  const tilted = raised && tiltOf(stance, raised);
+  if (!tilted) return loadsOf(at);
+  const { tilt, level, rearRadius } = tilted;
   const x = at[0] * Math.cos(tilt) - (at[2] - rearRadius) * Math.sin(tilt);
-  return { ...loadsOf([(x / level) * wheelbase, at[1], at[2]]) };
+  return loadsOf([(x / level) * stance.state.wheelbase!, at[1], at[2]]);
 }
 
 const sum = (loads: Readonly<Record<string, number>>): number =>

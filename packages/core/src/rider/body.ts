@@ -34,6 +34,9 @@ export const OF_STATURE = {
 /** Floor to crotch as a fraction of the stature. Common practice, from memory. */
 export const INSEAM_OF_STATURE = 0.47;
 
+/** Stature that the starting sets are made for, and of the figure where the brief names nobody, mm. Common practice, no source. */
+export const SET_STATURE = 1750;
+
 /** Half widths as fractions of the stature, joint centre to the middle. From memory. */
 export const HALF_WIDTH = { hips: 0.049, shoulders: 0.11 } as const;
 

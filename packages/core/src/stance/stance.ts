@@ -2,7 +2,7 @@ import type { BuildDocument } from '../document/schema.js';
 import type { Vector } from '../vector/vector.js';
 import { fullTravel, unladen } from './springs.js';
 import type { Band, Kind, Points, Refusal, StandingWheel, State, SteeredWheel } from './dimension.js';
-import { bodyOf } from '../rider/body.js';
+import { bodyOf, SET_STATURE } from '../rider/body.js';
 import type { RiderPlace } from '../rider/place.js';
 import { bodyEntries } from './assemblies/riders/rider.js';
 import { findKind } from './kinds/registry.js';
@@ -83,9 +83,6 @@ export function stanceOf(document: BuildDocument): StanceResult {
     },
   };
 }
-
-/** Stature of the figure where the brief has no rider for a place, mm. */
-export const SET_STATURE = 1750;
 
 /** The segments of whoever is in each place. */
 function bodiesOf({ brief, seat }: BuildDocument, { seat: { slots } }: Kind): Held {

@@ -1,7 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { findKind, wheelsIn, type Kind, type Laden, type Plan, type ViewName } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
-import { differs } from '../../ledger/differs';
+import { useOther } from '../../ledger/useOther';
 import { DimensionLayer } from '../../sheet/DimensionLayer';
 import { Handles } from '../../sheet/Handles';
 import { Riders } from '../../sheet/Riders';
@@ -33,21 +33,14 @@ export function SeatSheet({
   /** Drawn over it, and fields that stand on it. */
   readonly over?: (view: View) => ReactNode;
 }) {
-  const { dragging, compared } = useEditor();
+  const { dragging } = useEditor();
   const { pose, gap } = useMotion();
   const seatKind = useMemo(() => seatSideOf(kind), [kind]);
   const seated = useMemo(() => withSeats(plan), [plan]);
   const standing = useMemo(() => wheelsIn(plan, kind, pose), [plan, kind, pose]);
   const posed = useMemo(() => ({ ...seated, stance: { ...seated.stance, standing } }), [seated, standing]);
-  const other =
-    live &&
-    compared &&
-    kind.dimensions.some((dimension) => {
-      const [here, there] = [plan.stance.values[dimension.id]!, compared.plan.stance.values[dimension.id]];
-      return there !== undefined && differs(dimension, here, there);
-    })
-      ? compared
-      : undefined;
+  const compared = useOther(plan, kind);
+  const other = live ? compared : undefined;
   return (
     <Sheet
       plan={seated}

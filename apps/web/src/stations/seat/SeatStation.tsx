@@ -3,6 +3,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { restTravel, type Clearance, type Pose, type ViewName } from '@larchwood/core';
 import { Calm } from '../../editor/Calm';
+import { TabBar } from '../../parts/TabBar';
 import { useEditor, useKind } from '../../editor/editor';
 import { CompareChoice } from '../stance/Differences';
 import { ClearancePanel } from './ClearancePanel';
@@ -49,20 +50,9 @@ export function SeatStation() {
   return (
     <MotionContext value={control}>
       <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
-        <div className="flex min-h-10 shrink-0 flex-wrap items-center justify-between gap-x-4 border-b border-rule pr-3">
-          <Tabs.List aria-label="What is shown" className="flex flex-wrap">
-            {TABS.map(({ id, tab }) => (
-              <Tabs.Trigger
-                key={id}
-                value={id}
-                className="h-10 border-b-2 border-transparent px-3.5 text-quiet hover:text-ink data-[state=active]:border-larch data-[state=active]:font-bold data-[state=active]:text-ink"
-              >
-                {tab}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
+        <TabBar tabs={TABS}>
           <CompareChoice />
-        </div>
+        </TabBar>
         <Tabs.Content value={shown} className="flex min-h-80 flex-1 flex-col" tabIndex={-1}>
           {!plan ? (
             <p className="p-8">

@@ -1,8 +1,9 @@
 import { lineRadial, curveLinearClosed } from 'd3-shape';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import { crownAt, formatAngle, FRICTION, happensFirst, type Plan, type Tipping } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
+import { useSize } from '../../parts/useSize';
 import { Riders } from '../../sheet/Riders';
 import { Vehicle } from '../../sheet/Vehicle';
 import { fitView, vehicleExtent } from '../../sheet/view';
@@ -34,23 +35,12 @@ export function TippingView({ plan }: { readonly plan: Plan }) {
   );
 }
 
-function useSize() {
-  const frame = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 700, height: 380 });
-  useEffect(() => {
-    if (!frame.current) return;
-    const observer = new ResizeObserver(([entry]) => {
-      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
-    });
-    observer.observe(frame.current);
-    return () => observer.disconnect();
-  }, []);
-  return { frame, ...size };
-}
+const GUESS = { width: 700, height: 380 };
 
 /** How hard it can be thrown each way before it tips: the wheels as the centre of gravity sees them, in heights of it. */
 function Polar({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tipping }) {
-  const { frame, width, height } = useSize();
+  const { frame, size } = useSize(GUESS);
+  const { width, height } = size;
   const most = Math.max(...tipping.polar.map(({ limit }) => limit), 0.8);
   const scale = (Math.min(width, height) / 2 - 34) / most;
   const step = most > 2 ? 1 : most > 1 ? 0.5 : 0.25;
@@ -135,7 +125,8 @@ const LEAN_ROOM = { left: 150, right: 330, top: 26, bottom: 30 };
 /** A single track leans: until its first hard part touches. */
 function Lean({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tipping }) {
   const { document } = useEditor();
-  const { frame, width, height } = useSize();
+  const { frame, size } = useSize(GUESS);
+  const { width, height } = size;
   const [first, ...others] = tipping.touches;
   const seated = useMemo(() => withSeats(plan), [plan]);
   const { at: cg } = plan.mass.laden;

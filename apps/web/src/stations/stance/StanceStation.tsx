@@ -4,8 +4,9 @@ import { findKind, type Kind, type Plan, type ViewName } from '@larchwood/core';
 import { SteeringSweep } from '../../charts/SteeringSweep';
 import { WhatIf } from '../../charts/WhatIf';
 import { Calm } from '../../editor/Calm';
+import { TabBar } from '../../parts/TabBar';
 import { useEditor, useKind } from '../../editor/editor';
-import { differs } from '../../ledger/differs';
+import { useOther } from '../../ledger/useOther';
 import { DimensionRow } from '../../ledger/DimensionRow';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel } from '../../ledger/Panel';
@@ -54,20 +55,9 @@ export function StanceStation() {
         onValueChange={(id) => replace('show', id === 'side' ? null : id)}
         className="flex min-h-0 min-w-0 flex-1 flex-col"
       >
-        <div className="flex min-h-10 shrink-0 flex-wrap items-center justify-between gap-x-4 border-b border-rule pr-3">
-          <Tabs.List aria-label="What is shown" className="flex">
-            {tabs.map(({ id, tab }) => (
-              <Tabs.Trigger
-                key={id}
-                value={id}
-                className="h-10 border-b-2 border-transparent px-3.5 text-quiet hover:text-ink data-[state=active]:border-larch data-[state=active]:font-bold data-[state=active]:text-ink"
-              >
-                {tab}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
+        <TabBar tabs={tabs}>
           <CompareChoice />
-        </div>
+        </TabBar>
         <Tabs.Content value={shown} className="min-h-80 flex-1" tabIndex={-1}>
           <Shown
             kind={kind}
@@ -118,16 +108,11 @@ interface SheetProps {
 
 /** The drawing with its dimensions, its handles, and ghosts behind it. */
 function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
-  const { compared, dragging } = useEditor();
-  const isOther =
-    compared &&
-    kind.dimensions.some((dimension) => {
-      const [here, there] = [plan.stance.values[dimension.id]!, compared.plan.stance.values[dimension.id]];
-      return there !== undefined && differs(dimension, here, there);
-    });
+  const { dragging } = useEditor();
+  const other = useOther(plan, kind);
   const { postures } = plan.stance;
   const notes = [
-    ...(isOther ? [`dashed: ${compared.label}`] : []),
+    ...(other ? [`dashed: ${other.label}`] : []),
     ...(travel && postures
       ? [
           `long dashes: unladen, nose ${pitchText(postures.unladen.pitch)}; dots: full travel, ${pitchText(postures.full.pitch)}`,
@@ -155,13 +140,13 @@ function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
       }
       note={notes.length > 0 ? notes.join(' · ') : undefined}
       behind={
-        isOther
+        other
           ? (view) => (
               <Ghost
-                kind={findKind(compared.plan.kind)}
-                points={compared.plan.stance.points}
-                wheels={compared.plan.stance.standing}
-                pieces={compared.plan.frame.pieces}
+                kind={findKind(other.plan.kind)}
+                points={other.plan.stance.points}
+                wheels={other.plan.stance.standing}
+                pieces={other.plan.frame.pieces}
                 view={view}
                 colour="var(--larch)"
               />

@@ -5,9 +5,19 @@ import { entry } from '../../assembly.js';
 import { pictured } from '../../pictures/pictured.js';
 import type { SeatedState, SteeredState } from '../../states.js';
 import { axisUp, headTubeTop, onAxis, type Hung } from '../../steeringAxis.js';
-import { NO_PICTURES, read, type Naming, type Part } from './part.js';
+import { naming, NO_PICTURES, read, type Naming, type Part } from './part.js';
+import type { Dimension } from '../../dimension.js';
 
-const BAR_WIDTH: readonly [number, number] = [150, 1100];
+const FIRST = naming('', 0);
+const widthEntry = ({ id, name, symbol }: Naming): Dimension =>
+  entry({
+    id: id('barWidth'),
+    name: name('Between the grips'),
+    symbol: symbol('bw'),
+    limits: [150, 1100],
+    meaning: 'Middle of the left grip to the middle of the right one.',
+    feel: 'Wider gives more hold and more air to push.',
+  });
 
 /** Bars on the steering axis: grips ahead of, or behind, the top of the head tube. */
 export function bars<S extends SteeredState>(
@@ -36,14 +46,7 @@ export function bars<S extends SteeredState>(
         limits: [-300, 1200],
         meaning: 'Middle of the grips above the top of the head tube.',
       }),
-      entry({
-        id: 'barWidth',
-        name: 'Between the grips',
-        symbol: 'bw',
-        limits: BAR_WIDTH,
-        meaning: 'Middle of the left grip to the middle of the right one.',
-        feel: 'Wider gives more hold and more air to push.',
-      }),
+      widthEntry(FIRST),
     ],
     points: (s) => {
       const [middle, half] = [grips(s), read(s, 'barWidth') / 2];
@@ -102,13 +105,7 @@ export function barsBehind<S extends object>(
         limits: [-300, 500],
         meaning: 'Middle of the grips above this rider’s saddle.',
       }),
-      entry({
-        id: width,
-        name: name('Between the grips'),
-        symbol: symbol('bw'),
-        limits: BAR_WIDTH,
-        meaning: 'Middle of the left grip to the middle of the right one.',
-      }),
+      widthEntry({ id, name, symbol }),
     ],
     points: (s) => {
       const [middle, half] = [grips(s), read(s, width) / 2];
@@ -269,13 +266,7 @@ export function sideSticks<S extends SeatedState>(start: {
         limits: [50, 1300],
         meaning: 'Middle of the grips above the ground.',
       }),
-      entry({
-        id: 'barWidth',
-        name: 'Between the grips',
-        symbol: 'bw',
-        limits: BAR_WIDTH,
-        meaning: 'Middle of the left grip to the middle of the right one.',
-      }),
+      widthEntry(FIRST),
     ],
     points: (s) => ({
       grips: grips(s),

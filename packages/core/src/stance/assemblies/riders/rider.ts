@@ -1,4 +1,4 @@
-import { SEGMENTS, bodyOf, type Body, type Segment } from '../../../rider/body.js';
+import { bodyOf, SEGMENTS, SET_STATURE, type Body, type Segment } from '../../../rider/body.js';
 import { figureDimensions } from './figureDimensions.js';
 import { figureDrawn, figurePictures, figurePoints } from './figurePictures.js';
 import type { Feet, Hands, PostureName, RiderPlace } from '../../../rider/place.js';
@@ -46,7 +46,7 @@ export interface RiderOptions<S> {
 /** A rider in a place: the body that the brief gives, where it is put, and the angles that come of it. */
 export function rider<S extends object>(options: RiderOptions<S>): Assembly {
   const { slot, place, name, posture, seat, feet, hands, adjusters, cranks = false, beside } = options;
-  const naming_ = naming(slot, place);
+  const named = naming(slot, place);
   const entries = bodyEntries(slot);
   const besides = beside ? bodyEntries('passenger') : [];
   const placeIn = remembered((state: S): RiderPlace => {
@@ -61,9 +61,9 @@ export function rider<S extends object>(options: RiderOptions<S>): Assembly {
       hands: hands.of(state),
     };
   });
-  const usual = bodyOf({ stature: 1750 });
+  const usual = bodyOf({ stature: SET_STATURE });
   const parts = [seat, feet, hands];
-  const pictures = figurePictures(naming_, placeIn, cranks);
+  const pictures = figurePictures(named, placeIn, cranks);
   return assembly<S>({
     start: Object.assign(
       Object.fromEntries([...entries, ...besides].map(([segment, id]) => [id, usual[segment]])),
@@ -71,10 +71,10 @@ export function rider<S extends object>(options: RiderOptions<S>): Assembly {
     ) as State,
     given: [...entries, ...besides].map(([, id]) => id),
     dimensions: [
-      ...entries.map(([segment, id]) => bodyEntry(segment, id, naming_)),
+      ...entries.map(([segment, id]) => bodyEntry(segment, id, named)),
       ...besides.map(([segment, id]) => bodyEntry(segment, id, naming('passenger', place + 1))),
       ...parts.flatMap(({ dimensions }) => dimensions),
-      ...figureDimensions(naming_, placeIn, seat.lean, adjusters, cranks),
+      ...figureDimensions(named, placeIn, seat.lean, adjusters, cranks),
     ],
     pictured: [pictures, ...parts.flatMap(({ pictured: each }) => each ?? [])],
     seat: {
@@ -82,15 +82,15 @@ export function rider<S extends object>(options: RiderOptions<S>): Assembly {
       places: (state) => [placeIn(state), ...(beside?.(state, placeIn(state)) ?? [])],
       points: (state) =>
         Object.assign(
-          figurePoints(naming_, placeIn(state)),
+          figurePoints(named, placeIn(state)),
           ...parts.map((part) => part.points?.(state)),
         ) as Points,
-      drawn: [...parts.flatMap(({ drawn }) => drawn ?? []), ...figureDrawn(naming_, placeIn)],
+      drawn: [...parts.flatMap(({ drawn }) => drawn ?? []), ...figureDrawn(named, placeIn)],
       handles: [
         ...parts.flatMap(({ handles }) => handles ?? []),
         {
-          point: naming_.id('shoulder'),
-          name: naming_.name('Shoulder'),
+          point: named.id('shoulder'),
+          name: named.name('Shoulder'),
           views: ['side'],
           moves: [seat.lean],
         },
