@@ -120,6 +120,27 @@ describe('clashes that builders know', () => {
     const low = made('low-motorcycle', 'low');
     expect(gapsOf(low).find(({ a }) => a === 'toe')!.pose.travel).toBe(1);
   });
+  it('an engine’s room is kept off the seat', () => {
+    const low = made('low-motorcycle', 'low');
+    const raised = (by: number) => ({
+      ...low,
+      mass: {
+        lumps: low.mass.lumps.map((lump) =>
+          lump.sort === 'motor'
+            ? {
+                ...lump,
+                offset: [lump.offset[0], lump.offset[1], lump.offset[2] + by] as [number, number, number],
+              }
+            : lump,
+        ),
+      },
+    });
+    const gapAt = (by: number) => gapsOf(raised(by)).find(({ b }) => b === 'engine')!.gap;
+    expect(gapAt(0)).toBeGreaterThan(5);
+    // Lifted straight up, the gap shrinks by as much.
+    expect(gapAt(0) - gapAt(10)).toBeCloseTo(10, 1);
+    expect(gapAt(60)).toBeLessThan(0);
+  });
   it('wanted gaps are the builder’s own, and less lock clears the foot', () => {
     const build = made('delta-trike', 'delta');
     const toe = (lock: number) =>

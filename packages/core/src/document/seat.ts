@@ -17,11 +17,12 @@ export const seatOf = ({ lock }: StartingSet): BuildDocument['seat'] =>
 
 /** A starting set's lumps as a document holds them. */
 export const lumpsOf = (lumps: readonly SetLump[]): Lump[] =>
-  lumps.map(({ name, sort, mass, point, offset = [0, 0, 0] }, index) => ({
+  lumps.map(({ name, sort, mass, point, offset = [0, 0, 0], box }, index) => ({
     id: `lump${index + 1}`,
     name,
     sort,
     mass,
     point,
     offset: [...offset],
+    ...(box ? { box: [...box] as [number, number, number] } : {}),
   }));

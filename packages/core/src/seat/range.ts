@@ -1,9 +1,9 @@
 import type { BuildDocument } from '../document/schema.js';
-import { HELMET } from '../rider/figure.js';
+import { SET_MASS } from '../mass/mass.js';
 import type { Kind } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { solveStance } from '../stance/solve.js';
-import { stanceOf, type Stance } from '../stance/stance.js';
+import { bodiesOf, stanceOf, type Stance } from '../stance/stance.js';
 import { without } from '../without.js';
 
 /** One thing that is slid for a rider of a stature. */
@@ -18,7 +18,8 @@ export interface Fitted {
   readonly stature: number;
   readonly legs: Slide;
   readonly arms: Slide;
-  readonly helmet: number;
+  /** Top of the helmet above the ground, mm; undefined where no place does it. */
+  readonly helmet: number | undefined;
   readonly fits: boolean;
 }
 
@@ -39,8 +40,7 @@ export function fitRange(document: BuildDocument): readonly Fitted[] {
   const { statures, legSlide, armSlide } = document.seat;
   const { legs, arms } = slot.adjusters;
   return steps(statures[0], statures[1]).map((stature) => {
-    const seated = stanceOf(withStature(document, stature));
-    const held = seated.ok ? seated.stance.held : { ...present.stance.held };
+    const held = { ...present.stance.held, ...bodiesOf(withStature(document, stature), kind) };
     const first = slid(kind, present.stance, held, legs, 'kneeAngle', legSlide);
     const second = slid(kind, present.stance, first.held, arms, 'elbowAngle', armSlide);
     const solved = solveStance(kind, second.held, present.stance.state);
@@ -48,7 +48,7 @@ export function fitRange(document: BuildDocument): readonly Fitted[] {
       stature,
       legs: first.slide,
       arms: second.slide,
-      helmet: solved.ok ? solved.values.helmetHeight! : HELMET,
+      helmet: solved.ok ? solved.values.helmetHeight : undefined,
       fits: first.slide.within && second.slide.within,
     };
   });
@@ -60,15 +60,20 @@ function steps(low: number, high: number): number[] {
 }
 
 /** Somebody of that stature in the first place, of usual proportions. */
-function withStature(document: BuildDocument, stature: number): BuildDocument {
-  const { brief, seat } = document;
-  const index = seat.aboard[0] ?? 0;
-  const riders = [...brief.riders];
-  const mass = riders[index]?.mass ?? 75;
-  if (index > riders.length) return document;
-  riders[index] = { name: 'Somebody', stature, mass };
-  return { ...document, brief: { ...brief, riders } };
+function withStature({ brief, seat }: BuildDocument, stature: number): Pick<BuildDocument, 'brief' | 'seat'> {
+  const riders = [...brief.riders, { name: 'Somebody', stature, mass: SET_MASS }];
+  return {
+    brief: { ...brief, riders },
+    seat: { ...seat, aboard: [riders.length - 1, ...othersAboard(brief, seat)] },
+  };
 }
+
+/** Who else sits there, place by place from the second. */
+const othersAboard = ({ riders }: BuildDocument['brief'], { aboard }: BuildDocument['seat']): number[] =>
+  Array.from({ length: 5 }, (_, index) => aboard[index + 1] ?? index + 1).map((rider) =>
+    // A place that nobody named keeps nobody.
+    rider < riders.length ? rider : riders.length + 1,
+  );
 
 function slid(
   kind: Kind,

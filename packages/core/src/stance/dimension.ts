@@ -174,6 +174,8 @@ export interface SetLump {
   readonly mass: number;
   readonly point: string;
   readonly offset?: Vector;
+  /** Room it takes about its middle: length, width, height; mm. */
+  readonly box?: Vector;
 }
 export const LUMP_SORTS = [
   'wheel',

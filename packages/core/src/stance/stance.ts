@@ -84,8 +84,11 @@ export function stanceOf(document: BuildDocument): StanceResult {
   };
 }
 
-/** The segments of whoever is in each place. */
-function bodiesOf({ brief, seat }: BuildDocument, { seat: { slots } }: Kind): Held {
+/** The segments of whoever is in each place, by the entries that they give. */
+export function bodiesOf(
+  { brief, seat }: Pick<BuildDocument, 'brief' | 'seat'>,
+  { seat: { slots } }: Kind,
+): Held {
   return Object.assign(
     {},
     ...slots.map(({ id }, place) => {

@@ -144,7 +144,7 @@ function FitTable({
               </td>
             ))}
             <td className="px-3">
-              <Length mm={helmet} display={units} digits={0} />
+              {helmet === undefined ? '' : <Length mm={helmet} display={units} digits={0} />}
             </td>
             <td className="px-3 text-left">
               <span className={`inline-flex items-center gap-1.5 ${fits ? '' : 'font-bold text-larch-text'}`}>

@@ -1,6 +1,7 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { lumpAt, VIEW_AXES, type Lump, type Plan } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
+import { SheetLayer } from '../../sheet/SheetLayer';
 import type { Pixel, View } from '../../sheet/view';
 import { setLump } from './changes';
 
@@ -16,6 +17,14 @@ export function LumpMarks({ plan, view }: { readonly plan: Plan; readonly view: 
   const { document, edit, settle, setDragging, piece, setPiece } = useEditor();
   const grip = useRef<{ readonly lump: Lump; readonly from: Pixel; readonly offset: Lump['offset'] }>(
     undefined,
+  );
+  // Another view in the middle of a drag ends it.
+  useEffect(
+    () => () => {
+      setDragging(false);
+      settle();
+    },
+    [setDragging, settle],
   );
   const [across, up] = VIEW_AXES[view.name];
   const moveBy = (lump: Lump, offset: Lump['offset'], [dx, dy]: Pixel) => {
@@ -48,7 +57,8 @@ export function LumpMarks({ plan, view }: { readonly plan: Plan; readonly view: 
     const by = event.shiftKey ? 10 : 1;
     moveBy(lump, lump.offset, [step[0] * by, step[1] * by]);
   };
-  return document.mass.lumps.map((lump) => {
+  const boxes = document.mass.lumps.flatMap((lump) => (lump.box ? [{ ...lump, box: lump.box }] : []));
+  const marks = document.mass.lumps.map((lump) => {
     const [x, y] = view.at(lumpAt(lump, plan.stance).at);
     const size = 14 + 5 * Math.cbrt(lump.mass);
     const open = piece === `lump/${lump.id}`;
@@ -80,4 +90,27 @@ export function LumpMarks({ plan, view }: { readonly plan: Plan; readonly view: 
       </button>
     );
   });
+  return (
+    <>
+      <SheetLayer view={view}>
+        {boxes.map(({ id, box, ...lump }) => {
+          const [x, y] = view.at(lumpAt({ id, ...lump }, plan.stance).at);
+          const [wide, high] = [box[across]! * view.scale, box[up]! * view.scale];
+          return (
+            <rect
+              key={id}
+              x={x - wide / 2}
+              y={y - high / 2}
+              width={wide}
+              height={high}
+              fill="none"
+              stroke="var(--ink)"
+              strokeDasharray="3 3"
+            />
+          );
+        })}
+      </SheetLayer>
+      {marks}
+    </>
+  );
 }

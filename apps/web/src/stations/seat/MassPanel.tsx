@@ -143,7 +143,7 @@ const differ = (a: Laden, b: Laden): boolean =>
 
 function LumpRow({ lump }: { readonly lump: Lump }) {
   const { document, plan, edit, settle, setPiece, piece } = useEditor();
-  const { id, name, sort, mass, point, offset } = lump;
+  const { id, name, sort, mass, point, offset, box } = lump;
   const set =
     (
       key: string,
@@ -240,6 +240,41 @@ function LumpRow({ lump }: { readonly lump: Lump }) {
               />
             </div>
           ))}
+          {box ? (
+            (['long', 'wide', 'high'] as const).map((way, axis) => (
+              <div key={way} className="flex items-center justify-between">
+                <span className="text-quiet">{way}</span>
+                <QuantityField
+                  field={`mass.${id}.box.${axis}`}
+                  label={`${name}, ${way}`}
+                  quantity="length"
+                  value={box[axis]!}
+                  digits={0}
+                  nudge={document.units.length === 'mm' ? 5 : 3.175}
+                  onCommit={set(
+                    `box.${axis}`,
+                    (value) => ({
+                      box: box.map((each, place) => (place === axis ? value : each)) as Lump['box'] & object,
+                    }),
+                    [1, 3000],
+                    'Its room lies between 1 and 3000 mm.',
+                  )}
+                />
+              </div>
+            ))
+          ) : (
+            <div>
+              <Button
+                look="link"
+                onClick={() => {
+                  edit(`mass.${id}.box`, setLump(id, { box: [200, 200, 200] }));
+                  settle();
+                }}
+              >
+                Give it room, to keep other parts off
+              </Button>
+            </div>
+          )}
         </div>
       )}
     </li>

@@ -2,13 +2,14 @@ import type { LumpSort, SetLump } from '../dimension.js';
 import type { Vector } from '../../vector/vector.js';
 
 /** Masses that stand in until the parts are weighed: plausible, from memory; kg and mm. */
-const lump = (name: string, sort: LumpSort, mass: number, point: string, offset?: Vector): SetLump => ({
-  name,
-  sort,
-  mass,
-  point,
-  ...(offset ? { offset } : {}),
-});
+const lump = (
+  name: string,
+  sort: LumpSort,
+  mass: number,
+  point: string,
+  offset?: Vector,
+  box?: Vector,
+): SetLump => ({ name, sort, mass, point, ...(offset ? { offset } : {}), ...(box ? { box } : {}) });
 
 export const bicycleLumps = (
   front: number,
@@ -35,7 +36,7 @@ export const MOTORCYCLE_LUMPS: readonly SetLump[] = [
   lump('Rear wheel', 'wheel', 14, 'rearAxle'),
   lump('Fork, clamps and bars', 'part', 16, 'crown', [30, 0, -60]),
   lump('Swing-arm and shock', 'part', 8, 'pivot', [-220, 0, -20]),
-  lump('Engine', 'motor', 38, 'pivot', [240, 0, 40]),
+  lump('Engine', 'motor', 38, 'pivot', [240, 0, 40], [360, 320, 400]),
   lump('Tank, part full', 'tank', 9, 'pivot', [300, 0, 400]),
   lump('Battery', 'battery', 3, 'pivot', [-20, 0, 230]),
   frameLump(20, 'pivot', [230, 0, 220]),
@@ -45,7 +46,7 @@ export const LOW_MOTORCYCLE_LUMPS: readonly SetLump[] = [
   lump('Rear wheel', 'wheel', 16, 'rearAxle'),
   lump('Fork, clamps and bars', 'part', 17, 'crown', [30, 0, -60]),
   lump('Swing-arm and shock', 'part', 9, 'pivot', [-220, 0, -20]),
-  lump('Engine', 'motor', 52, 'pivot', [40, 0, -40]),
+  lump('Engine', 'motor', 52, 'pivot', [-30, 0, -115], [340, 380, 190]),
   lump('Tank, part full', 'tank', 10, 'seat', [60, 0, -120]),
   frameLump(28, 'seat', [300, 0, -60]),
 ];
@@ -70,7 +71,7 @@ export const singleLump = (end: 'front' | 'rear', mass: number): SetLump =>
 export const KART_LUMPS: readonly SetLump[] = [
   lump('Front wheels and stubs', 'wheel', 8, 'frontAxle'),
   lump('Rear wheels, axle and brake', 'wheel', 19, 'rearAxle'),
-  lump('Engine', 'motor', 18, 'seat', [60, -300, 80]),
+  lump('Engine', 'motor', 18, 'seat', [40, -360, 90], [300, 260, 260]),
   lump('Steering and pedals', 'part', 7, 'frontAxle', [-120, 0, 60]),
   lump('Tank, part full', 'tank', 4, 'seat', [420, 0, 60]),
   frameLump(26, 'floorMiddle', [0, 0, 20]),
@@ -78,14 +79,14 @@ export const KART_LUMPS: readonly SetLump[] = [
 export const LADDER_LUMPS: readonly SetLump[] = [
   lump('Front wheels and stubs', 'wheel', 14, 'frontAxle'),
   lump('Rear wheels, axle and brake', 'wheel', 24, 'rearAxle'),
-  lump('Engine', 'motor', 20, 'rearAxle', [180, 0, 60]),
+  lump('Engine', 'motor', 20, 'rearAxle', [140, 0, 80], [240, 320, 260]),
   lump('Steering and pedals', 'part', 8, 'frontAxle', [-150, 0, 60]),
   frameLump(34, 'floorMiddle', [0, 0, 40]),
 ];
 export const BUGGY_LUMPS: readonly SetLump[] = [
   lump('Front wheels and uprights', 'wheel', 44, 'frontAxle'),
   lump('Rear wheels and uprights', 'wheel', 56, 'rearAxle'),
-  lump('Engine and gearbox', 'motor', 88, 'rearAxle', [160, 0, 110]),
+  lump('Engine and gearbox', 'motor', 88, 'rearAxle', [120, 0, 130], [480, 460, 420]),
   lump('Tank, part full', 'tank', 16, 'rearAxle', [480, 0, 120]),
   lump('Battery', 'battery', 9, 'frontAxle', [-330, 0, 120]),
   lump('Steering and pedals', 'part', 14, 'frontAxle', [-220, 0, 180]),
@@ -94,7 +95,7 @@ export const BUGGY_LUMPS: readonly SetLump[] = [
 export const OFF_ROAD_KART_LUMPS: readonly SetLump[] = [
   lump('Front wheels and uprights', 'wheel', 22, 'frontAxle'),
   lump('Rear wheels and axle', 'wheel', 34, 'rearAxle'),
-  lump('Engine', 'motor', 30, 'rearAxle', [210, 0, 80]),
+  lump('Engine', 'motor', 30, 'rearAxle', [60, 0, 120], [260, 320, 280]),
   lump('Steering and pedals', 'part', 10, 'frontAxle', [-180, 0, 110]),
   frameLump(68, 'floorMiddle', [-40, 0, 220]),
 ];
