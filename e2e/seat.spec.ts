@@ -64,10 +64,8 @@ for (const [kind, knee, letGo, value] of FOUR) {
     await tab(page, 'Mass');
     const [height] = await rowOf(page, 'Mass', 'Above the ground');
     const [ahead] = await rowOf(page, 'Mass', 'Ahead of rear axle');
-    expect((await rowOf(page, 'Mass', 'Total'))[0]! - (await rowOf(page, 'Mass', 'Total'))[1]!).toBeCloseTo(
-      64,
-      1,
-    );
+    const total = await rowOf(page, 'Mass', 'Total');
+    expect(total[0]! - total.at(-1)!).toBeCloseTo(64, 1);
     await tab(page, 'Tipping');
     // Statics, from the figures shown: the front lifts at the CG's place over its height.
     const driving = (await rowOf(page, 'Tipping', 'Driving, front lifts')).at(-1);
