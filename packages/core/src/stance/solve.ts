@@ -51,9 +51,7 @@ export function solveStance(kind: Kind, held: Held, near: State = {}): SolvedSta
   const found = meet(kind, held, near, unknowns);
   if (found.is === 'found') {
     const refusals = kind.refuse(found.state);
-    return refusals.length > 0
-      ? { ok: false, refusals }
-      : { ok: true, state: found.state, values: evaluateAll(kind, found.state) };
+    return refusals.length > 0 ? { ok: false, refusals } : solved(kind, found.state);
   }
   if (found.is === 'dependent') return { ok: false, refusals: dependent(found.dimensions) };
   const blamed = unknowns.wanted.map((dimension) => ({
@@ -75,6 +73,18 @@ export function solveStance(kind: Kind, held: Held, near: State = {}): SolvedSta
     };
   });
   return { ok: false, refusals };
+}
+
+/** A drag solves many times and asks for no values: they are worked out when they are first asked for. */
+function solved(kind: Kind, state: State): SolvedStance {
+  let values: SolvedStance['values'] | undefined;
+  return {
+    ok: true,
+    state,
+    get values() {
+      return (values ??= evaluateAll(kind, state));
+    },
+  };
 }
 
 export function evaluateAll(kind: Kind, state: State): Readonly<Record<string, number>> {

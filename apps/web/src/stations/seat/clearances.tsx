@@ -21,7 +21,7 @@ export function seatWork(): Remote<SeatWork> {
 }
 
 /** Waits so long after an edit before it sweeps, ms: a run of keys is one sweep. */
-const REST = 120;
+const REST = 350;
 
 /** Keeps the sweep of the open build up to date in the worker. What is shown is the last one, until the next has come. */
 export function ClearancesProvider({

@@ -36,7 +36,7 @@ export const MOTORCYCLE_LUMPS: readonly SetLump[] = [
   lump('Rear wheel', 'wheel', 14, 'rearAxle'),
   lump('Fork, clamps and bars', 'part', 16, 'crown', [30, 0, -60]),
   lump('Swing-arm and shock', 'part', 8, 'pivot', [-220, 0, -20]),
-  lump('Engine', 'motor', 38, 'pivot', [240, 0, 40], [360, 320, 400]),
+  lump('Engine', 'motor', 38, 'pivot', [240, 0, 90], [360, 320, 400]),
   lump('Tank, part full', 'tank', 9, 'pivot', [300, 0, 400]),
   lump('Battery', 'battery', 3, 'pivot', [-20, 0, 230]),
   frameLump(20, 'pivot', [230, 0, 220]),
