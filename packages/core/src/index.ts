@@ -30,6 +30,7 @@ export { releases, weightsOf, type Release } from './stance/exchange.js';
 export { pullTo, takeHold, VIEW_AXES, type Drag, type Hold } from './stance/drag.js';
 export { whatIf, type WhatIfPoint } from './stance/whatIf.js';
 export { formulaWithNumbers } from './stance/explain.js';
+export { restTravel } from './stance/springs.js';
 export { steered, steeringSweep, turnedWheel, type Steered } from './stance/steering.js';
 export { postureOf, type Posture } from './stance/posture.js';
 export {
@@ -94,7 +95,6 @@ export { fitRange, type Fitted } from './seat/range.js';
 export {
   clearanceFindings,
   clearancesOf,
-  restTravel,
   STEPS as SWEEP_STEPS,
   type Clearance,
   type Clearances,

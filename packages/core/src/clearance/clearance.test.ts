@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { figureOf } from '../rider/figure.js';
 import { findKind } from '../stance/kinds/registry.js';
+import { restTravel } from '../stance/springs.js';
 import { along, distance, subtract, unit, type Vector } from '../vector/vector.js';
 import { wheelsIn } from './parts.js';
 import { ball, capsule, distanceTo, gap, gapPlace, leastPossible, tyre, type Disc } from './shapes.js';
@@ -98,6 +99,32 @@ describe.each(EVERY_SET)('%s, %s', (kindId, set) => {
       tyres.map((each) => sampled(tread, tip, (p) => distanceTo(tyre(each), p)) - 0.016 * stature),
     );
     expect(Math.min(...gaps)).toBeCloseTo(toe.gap, 0);
+  });
+});
+
+describe('the poses of springs', () => {
+  it('unladen, at ride height and pressed home the wheels are where the stance has them', () => {
+    for (const [id, set] of [
+      ['buggy', 'buggy'],
+      ['motorcycle', 'standard'],
+      ['motorcycle', 'cruiser'],
+    ] as const) {
+      const plan = planMade(made(id, set));
+      const kind = findKind(id)!;
+      const { state, standing } = plan.stance;
+      const at = (travel: number) => wheelsIn(plan, kind, { steer: 0, travel }).map(({ centre }) => centre);
+      const rest = restTravel(state);
+      at(rest).forEach((centre, index) =>
+        expect(distance(centre, standing[index]!.centre)).toBeLessThan(1e-6),
+      );
+      // Up along the fork or the arm by the whole of its travel, from end to end.
+      const [low, high] = [at(0), at(1)];
+      standing.forEach(({ end }, index) => {
+        const travelled = distance(low[index]!, high[index]!);
+        const wanted = end === 'front' ? state.frontTravel! : state.rearTravel!;
+        expect(Math.abs(travelled - wanted)).toBeLessThan(0.05 * wanted + 1e-6);
+      });
+    }
   });
 });
 

@@ -4,7 +4,7 @@ import { THICKNESS } from '../rider/body.js';
 import { figureOf, gripsAt, type Figure } from '../rider/figure.js';
 import type { RiderPlace } from '../rider/place.js';
 import type { Kind, StandingWheel } from '../stance/dimension.js';
-import { fullTravel, unladen } from '../stance/springs.js';
+import { fullTravel, restTravel, unladen } from '../stance/springs.js';
 import { turnedWheel } from '../stance/steering.js';
 import { nameInText } from '../words.js';
 import { add, along, scale, subtract, turn, type Vector } from '../vector/vector.js';
@@ -261,7 +261,7 @@ function boxPairs(document: BuildDocument, { stance }: Plan): Pair[] {
     if (!box) return [];
     const half: Vector = [box[0] / 2, box[1] / 2, box[2] / 2];
     const shape: Shape = { is: 'box', centre: lumpAt(lump, stance).at, half };
-    return [{ name: lump.name.toLowerCase(), sort: 'metal', moves: {}, at: () => [shape] }];
+    return [{ name: nameInText(lump.name), sort: 'metal', moves: {}, at: () => [shape] }];
   });
   return stance.places.flatMap((place) =>
     seatParts(place, '').shell.flatMap((shell) => boxes.map((box): Pair => ({ a: shell, b: box }))),
@@ -276,8 +276,15 @@ function shiftsOf(
   const springs = state as Record<'frontTravel' | 'frontSag' | 'rearTravel' | 'rearSag', number>;
   const [low, high] = [unladen(springs), fullTravel(springs)];
   const ride = kind.axles(state, { front: 0, rear: 0 });
+  const rest = restTravel(state);
   return (travel) => {
-    const of = (end: 'front' | 'rear') => low[end] + (high[end] - low[end]) * travel;
+    // Each end goes its own way from unladen to ride height, and on to pressed home.
+    const of = (end: 'front' | 'rear') =>
+      travel < rest
+        ? low[end] * (1 - travel / rest)
+        : rest < 1
+          ? (high[end] * (travel - rest)) / (1 - rest)
+          : 0;
     const axles = kind.axles(state, { front: of('front'), rear: of('rear') });
     const by = (end: 'front' | 'rear'): Vector => [axles[end].x - ride[end].x, 0, axles[end].z - ride[end].z];
     return { front: by('front'), rear: by('rear') };

@@ -2,6 +2,7 @@ import type { BuildDocument } from '../document/schema.js';
 import type { Finding } from '../findings/finding.js';
 import type { Plan } from '../plan.js';
 import { figureOf } from '../rider/figure.js';
+import { restTravel } from '../stance/springs.js';
 import { findKind } from '../stance/kinds/registry.js';
 import type { Vector } from '../vector/vector.js';
 import { pairsOf, type Body, type Moves, type Pair, type Pose, type Rods, type Sort } from './parts.js';
@@ -49,7 +50,7 @@ export function clearancesOf(document: BuildDocument, plan: Plan): Clearances {
   if (!kind) return { gaps: [], lostGrips: [], poses: 0 };
   const { gaps: wanted, lock } = document.seat;
   const steers = Array.from({ length: STEPS.steer }, (_, i) => -lock + (2 * lock * i) / (STEPS.steer - 1));
-  const rest: Pose = { crank: 90, steer: 0, travel: restTravel(plan) };
+  const rest: Pose = { crank: 90, steer: 0, travel: restTravel(plan.stance.state) };
   const values: Values = {
     crank: Array.from({ length: STEPS.crank }, (_, i) => (360 * i) / STEPS.crank),
     steer: steers,
@@ -85,13 +86,6 @@ export function clearanceFindings({ gaps, lostGrips: lost }: Clearances): Findin
       values: { rider, steer: Math.abs(steer), short },
     })),
   ];
-}
-
-/** Where travel stands at ride height, 0 to 1. */
-export function restTravel({ stance: { state } }: Pick<Plan, 'stance'>): number {
-  const travel = Math.max(state.frontTravel ?? 0, state.rearTravel ?? 0);
-  const sag = (state.frontTravel ?? 0) >= (state.rearTravel ?? 0) ? state.frontSag : state.rearSag;
-  return travel > 0 ? (sag ?? 0) / travel : 0;
 }
 
 /** A part in each pose that it has of its own. */

@@ -5,6 +5,7 @@ import { planBuild } from '../plan.js';
 import { EVERY_SET, made, stanceMade } from '../../../../testing/made.js';
 import { readDocument, readDocumentText } from './read.js';
 import { BuildSchema } from './schema.js';
+import { findKind } from '../stance/kinds/registry.js';
 import { without } from '../without.js';
 
 const faultsOf = (value: unknown) => {
@@ -42,6 +43,25 @@ describe('the open format', () => {
     expect(valuesOf('alongAxis').crownAboveFoot).toBe(383);
     expect(readDocument({ ...now, version: 1, stance: 7 }).ok).toBe(false);
   });
+  it.each(EVERY_SET)('%s, %s of version 2 comes up to date with its seat and masses', (id, set) => {
+    const now = made(id, set);
+    const kind = findKind(id)!;
+    const stanceIds = new Set(kind.groups.flatMap(({ ids }) => ids));
+    // What only the seat station knows was not there before.
+    const added = kind.seat.groups
+      .flatMap(({ ids }) => ids)
+      .filter((each) => kind.state.includes(each) && !stanceIds.has(each));
+    expect(added.length).toBeGreaterThan(3);
+    const old = {
+      ...without(now, 'seat', 'mass'),
+      version: 2,
+      stance: { held: without(now.stance.held, ...added) },
+    };
+    const read = readDocument(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    expect(Object.entries(read.document.stance.held).sort()).toEqual(Object.entries(now.stance.held).sort());
+    expect(without(read.document, 'stance')).toEqual(without(now, 'stance'));
+  });
   it('the demo workshop’s files are sound', () => {
     const folder = new URL('../../../../demo/', import.meta.url);
     const files = readdirSync(folder).filter((name) => name.endsWith('.larchwood.json'));
@@ -75,8 +95,25 @@ describe('bad documents are refused with the path of each fault', () => {
     ['a tube without a bore', '/frame/sections/0/wall', 29],
     ['another format', '/format', 'other'],
     ['a scale upside down', '/fixture/profile/axes/0/low', 900],
+    ['a lump at no point', '/mass/lumps/0/point', 'nowhere'],
+    ['a lump that weighs less than nothing', '/mass/lumps/0/mass', -1],
+    ['two lumps of one name', '/mass/lumps/1/id', 'lump1'],
+    ['a rider of no size', '/seat/aboard/0', 9],
+    ['a span upside down', '/seat/statures', [1900, 1500]],
+    ['a gap below nothing', '/seat/gaps/tyre', -1],
   ])('%s', (_, path, value) => {
     expect(broken(path, value).map((fault) => fault.path)).toContain(path);
+  });
+  it('scales below wheels that the kind has not', () => {
+    const scales = {
+      aboard: true,
+      level: { front: 40, middle: 3 },
+      raised: { end: 'rear', by: 200, loads: { side: 1 } },
+    };
+    expect(broken('/mass/scales', scales).map((fault) => fault.path)).toEqual([
+      '/mass/scales/level/middle',
+      '/mass/scales/raised/loads/side',
+    ]);
   });
   it('a field missing from a chosen form', () => {
     expect(broken('/wheels/rear', { by: 'diameter', width: 30, sag: 0 }).map((fault) => fault.path)).toEqual([

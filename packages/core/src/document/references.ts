@@ -13,6 +13,8 @@ export function referenceFaults(document: BuildDocument): Fault[] {
     ...repeated('/frame/sections', sections),
     ...repeated('/frame/plates', plates),
     ...stanceFaults(document),
+    ...massFaults(document),
+    ...spanFaults(document),
     ...axisFaults(document),
     ...sectionFaults(sections),
   ];
@@ -74,6 +76,52 @@ function stanceFaults(document: BuildDocument): Fault[] {
       Object.keys(gives).flatMap((id) => unknown(id, `/brief/shelf/${index}/gives/${id}`)),
     ),
   ];
+}
+
+/** Lumps go with a point that the kind has, and only its own wheels stand on scales. */
+function massFaults({ kind: id, mass: { lumps, scales } }: BuildDocument): Fault[] {
+  const kind = findKind(id);
+  if (!kind) return [];
+  const points = new Set([
+    'origin',
+    ...Object.keys({ ...kind.points(kind.start), ...kind.seat.points(kind.start) }),
+  ]);
+  const wheels = new Set(kind.wheels(kind.start).map((wheel) => wheel.id));
+  const readings = (loads: Readonly<Record<string, number>>, path: string): Fault[] =>
+    Object.keys(loads).flatMap((wheel) =>
+      wheels.has(wheel)
+        ? []
+        : [
+            {
+              path: `${path}/${wheel}`,
+              message: `${asSentence(withArticle(kind.name))} has no wheel “${wheel}”.`,
+            },
+          ],
+    );
+  return [
+    ...repeated('/mass/lumps', lumps),
+    ...lumps.flatMap(({ point }, index) =>
+      points.has(point)
+        ? []
+        : [
+            {
+              path: `/mass/lumps/${index}/point`,
+              message: `There is no point “${point}” on ${withArticle(kind.name)}.`,
+            },
+          ],
+    ),
+    ...(scales ? readings(scales.level, '/mass/scales/level') : []),
+    ...(scales?.raised ? readings(scales.raised.loads, '/mass/scales/raised/loads') : []),
+  ];
+}
+
+/** A span begins at its lower end. */
+function spanFaults({ seat }: BuildDocument): Fault[] {
+  return (['statures', 'legSlide', 'armSlide'] as const).flatMap((span) =>
+    seat[span][0] <= seat[span][1]
+      ? []
+      : [{ path: `/seat/${span}`, message: 'The first must not be more than the second.' }],
+  );
 }
 
 /** A tube needs a bore, all along. */

@@ -175,7 +175,9 @@ describe('scales', () => {
     expect(raised({ frontLeft: 45, frontRight: 45, rearLeft: 35, rearRight: 35 })).toContain(
       'below the ground',
     );
-    expect(raised({ frontLeft: 1, frontRight: 1, rearLeft: 79, rearRight: 79 }, 100)).toContain('mm high');
+    expect(raised({ frontLeft: 1, frontRight: 1, rearLeft: 79, rearRight: 79 }, 100)).toMatch(
+      /high: too much weight/,
+    );
     expect(raised(level, 900)).toContain('too steep');
   });
   it('readings that cannot be leave the estimate as it is, and are told', () => {
@@ -188,6 +190,11 @@ describe('scales', () => {
     const none = { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 };
     const zero = planMade({ ...build, mass: { ...build.mass, scales: { aboard: true, level: none } } });
     expect(zero.findings.filter(({ code }) => code === 'scales-impossible')).toHaveLength(1);
+    // 75 kg of rider do not stand on scales that show 40.
+    const light = { frontLeft: 10, frontRight: 10, rearLeft: 10, rearRight: 10 };
+    const less = planMade({ ...build, mass: { ...build.mass, scales: { aboard: true, level: light } } });
+    expect(less.mass.faults[0]?.message).toContain('the riders alone weigh 75.0 kg');
+    expect(less.mass.laden).toEqual(planMade(build).mass.laden);
     const read = planMade({ ...build, mass: { ...build.mass, scales: { aboard: true, level } } });
     expect(read.mass.laden.mass).toBe(160);
     expect(read.mass.bare.mass).toBeCloseTo(160 - 75, 9);

@@ -8,7 +8,7 @@ import type { Stance } from '../stance/stance.js';
 import { add, scale, type Vector } from '../vector/vector.js';
 import { contactsOf, wheelLoads, type WheelLoad } from './loads.js';
 import { riderWeights, together, type Weight } from './rider.js';
-import { weighed, type Measured, type ScaleFault } from './scales.js';
+import { weighed, type Measured, type ScaleFault, type ScalesResult } from './scales.js';
 
 export interface MassPart extends Weight {
   readonly id: string;
@@ -44,7 +44,7 @@ export function massOf(document: BuildDocument, stance: Stance, frame: Frame): M
   const estimate = { bare: together(carried), laden: together([...carried, ...riders]) };
   const contacts = contactsOf(stance.standing);
   const { scales } = document.mass;
-  const result = scales && weighed(scales, stance);
+  const result = scales && plausible(weighed(scales, stance), together(riders).mass, scales.aboard);
   const measured = result?.ok ? result.measured : undefined;
   const own = measured ? replaced(estimate, together(riders), measured, scales!.aboard) : estimate;
   const standing = (weight: Weight): Laden => ({ ...weight, loads: wheelLoads(weight, contacts) });
@@ -55,6 +55,13 @@ export function massOf(document: BuildDocument, stance: Stance, frame: Frame): M
     measured,
     faults: result?.ok === false ? result.faults : [],
   };
+}
+
+/** With riders aboard, more stands on the scales than they weigh. */
+function plausible(result: ScalesResult, riders: number, aboard: boolean): ScalesResult {
+  if (!result.ok || !aboard || result.measured.mass > riders) return result;
+  const message = `The scales show ${result.measured.mass.toFixed(1)} kg, and the riders alone weigh ${riders.toFixed(1)} kg: were they aboard?`;
+  return { ok: false, faults: [{ where: 'level', message }] };
 }
 
 /** Where a lump is: with its stance point, or in the vehicle's axes. */

@@ -1,6 +1,7 @@
 import type { Scales } from '../document/schema.js';
 import type { Stance } from '../stance/stance.js';
 import { toDegrees } from '../units/angle.js';
+import { lengthBothWays } from '../units/length.js';
 import type { Vector } from '../vector/vector.js';
 import { contactsOf, type Contact } from './loads.js';
 
@@ -72,7 +73,7 @@ export function weighed(scales: Scales, stance: Stance): ScalesResult {
   if (!(z > 0 && z < HIGHEST))
     return refused(
       'raised',
-      `These readings put the centre of gravity ${z < 0 ? `${(-z).toFixed(0)} mm below the ground` : `${z.toFixed(0)} mm high`}: ${
+      `These readings put the centre of gravity ${z < 0 ? `${lengthBothWays(-z)} below the ground` : `${lengthBothWays(z)} high`}: ${
         z < 0 ? 'too little' : 'too much'
       } weight has gone to the lower end. Check which end was raised and by how much; let the wheels roll free.`,
     );

@@ -1,4 +1,4 @@
-import { asSentence, failure, type BuildDocument, type Clearance } from '@larchwood/core';
+import { asSentence, failure, lengthBothWays, type BuildDocument, type Clearance } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
@@ -22,7 +22,7 @@ export function ClearancePanel() {
   const setGap = (id: keyof BuildDocument['seat']['gaps'], most: number) => (value: number) =>
     value >= 0 && value <= most
       ? edit(`seat.gaps.${id}`, (before) => setSeat({ gaps: { ...before.seat.gaps, [id]: value } })(before))
-      : failure(`A wanted gap lies between 0 and ${most} mm.`);
+      : failure(`A wanted gap lies between 0 and ${lengthBothWays(most)}.`);
   const gaps = clearances?.gaps ?? [];
   const short = gaps.filter(({ verdict }) => verdict !== 'clear').length;
   return (

@@ -1,5 +1,6 @@
 import { Check, Minus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { toast } from 'sonner';
 import { failure, findKind, formatLength, type BuildDocument, type Fitted } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { QuantityField } from '../../ledger/QuantityField';
@@ -169,11 +170,12 @@ function useFit(document: BuildDocument): readonly Fitted[] | undefined {
   const newest = useRef(0);
   useEffect(() => {
     const turn = (newest.current += 1);
-    void seatWork()
+    seatWork()
       .fit(document)
-      .then((answer) => {
-        if (turn === newest.current) setFitted(answer);
-      });
+      .then(
+        (answer) => turn === newest.current && setFitted(answer),
+        () => toast('Who fits could not be worked out; the last answer stays.'),
+      );
   }, [document]);
   return fitted;
 }

@@ -43,7 +43,7 @@ export function MotionBar({ plan }: { readonly plan: Plan }) {
           value={pose.travel * 100}
           range={[0, 100, 5]}
           text={
-            Math.abs(pose.travel - restTravel(plan)) < 0.01
+            Math.abs(pose.travel - restTravel(plan.stance.state)) < 0.01
               ? 'ride height'
               : pose.travel === 0
                 ? 'unladen'

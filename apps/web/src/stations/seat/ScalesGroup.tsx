@@ -1,5 +1,14 @@
 import { useState } from 'react';
-import { formatMass, failure, without, type Plan, type Result, type Scales } from '@larchwood/core';
+import {
+  failure,
+  formatLength,
+  formatMass,
+  lengthBothWays,
+  without,
+  type Plan,
+  type Result,
+  type Scales,
+} from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
@@ -129,7 +138,7 @@ export function ScalesGroup() {
               onCommit={(value) =>
                 value >= 1 && value <= 2000
                   ? change('by', (before) => ({ ...before, raised: { ...raised, by: value } }))
-                  : failure('Raised by 1 to 2000 mm.')
+                  : failure(`Raised by ${lengthBothWays(1)} to ${lengthBothWays(2000)}.`)
               }
             />
           </Row>
@@ -166,6 +175,10 @@ function Simulated({ plan }: { readonly plan: Plan }) {
   const [higher, setHigher] = useState(40);
   const scales = document.mass.scales;
   if (!scales) return null;
+  const against =
+    higher === 0
+      ? 'as high as now'
+      : `${formatLength(Math.abs(higher), document.units, 0)} ${higher > 0 ? 'higher' : 'lower'} than now`;
   const take = async () => {
     const hidden = {
       mass: estimate.mass,
@@ -184,16 +197,13 @@ function Simulated({ plan }: { readonly plan: Plan }) {
   return (
     <div className="mx-4 my-1.5 border border-rule bg-sheet px-2 py-1.5">
       <p className="caption">
-        Simulated scales: {formatMass(estimate.mass, 1)} stand on them, the weight{' '}
-        {higher === 0
-          ? 'as high as now'
-          : `${Math.abs(higher)} mm ${higher > 0 ? 'higher' : 'lower'} than now`}
+        Simulated scales: {formatMass(estimate.mass, 1)} stand on them, the weight {against}
       </p>
       <div className="flex items-center gap-3">
         <input
           type="range"
           aria-label="Height of the weight on the simulated scales"
-          aria-valuetext={`${higher} mm against now`}
+          aria-valuetext={against}
           className="min-w-0 flex-1 accent-larch"
           min={-100}
           max={100}

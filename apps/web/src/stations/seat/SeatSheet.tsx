@@ -1,13 +1,14 @@
 import { useMemo, type ReactNode } from 'react';
-import { findKind, wheelsIn, type Kind, type Laden, type Plan, type ViewName } from '@larchwood/core';
+import { wheelsIn, type Kind, type Laden, type Plan, type ViewName } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { useOther } from '../../ledger/useOther';
 import { DimensionLayer } from '../../sheet/DimensionLayer';
 import { Handles } from '../../sheet/Handles';
 import { Riders } from '../../sheet/Riders';
+import { otherGhost } from '../../sheet/OtherGhost';
 import { Sheet } from '../../sheet/Sheet';
 import { SheetLayer } from '../../sheet/SheetLayer';
-import { Ghost, Vehicle } from '../../sheet/Vehicle';
+import { Vehicle } from '../../sheet/Vehicle';
 import { vehicleExtent, type View } from '../../sheet/view';
 import { seatSideOf, withSeats } from '../../sheet/withSeats';
 import { useMotion } from './motion';
@@ -48,19 +49,7 @@ export function SeatSheet({
       extent={vehicleExtent(seated, name)}
       title={TITLES[name]}
       note={other ? `dashed: ${other.label}` : undefined}
-      behind={
-        other
-          ? (view) => (
-              <Ghost
-                kind={findKind(other.plan.kind)}
-                points={other.plan.stance.points}
-                wheels={other.plan.stance.standing}
-                view={view}
-                colour="var(--larch)"
-              />
-            )
-          : undefined
-      }
+      behind={otherGhost(other)}
       drawing={(view) => (
         <>
           <Vehicle plan={posed} view={view} moving={dragging} />

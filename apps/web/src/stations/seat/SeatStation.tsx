@@ -35,7 +35,7 @@ export function SeatStation() {
   const { plan } = useEditor();
   const [search, setSearch] = useSearchParams();
   const shown: TabId = TABS.find(({ id }) => id === search.get('show'))?.id ?? 'side';
-  const control = useMotionControl(plan ? restTravel(plan) : 0);
+  const control = useMotionControl(plan ? restTravel(plan.stance.state) : 0);
   if (!kind) return null;
   const choose = (id: string) =>
     setSearch(

@@ -41,16 +41,17 @@ export function ClearancesProvider({
     const turn = (newest.current += 1);
     const timer = setTimeout(() => {
       setKnown((before) => ({ ...before, working: true }));
-      void seatWork()
+      const mine = () => turn === newest.current;
+      seatWork()
         .clearances(document)
-        .then((clearances) => {
-          if (turn === newest.current)
-            setKnown({
-              clearances,
-              findings: clearances ? clearanceFindings(clearances) : [],
-              working: false,
-            });
-        });
+        .then(
+          (clearances) => {
+            const findings = clearances ? clearanceFindings(clearances) : [];
+            if (mine()) setKnown({ clearances, findings, working: false });
+          },
+          // The last sweep stays where a new one cannot be made.
+          () => mine() && setKnown((before) => ({ ...before, working: false })),
+        );
     }, REST);
     return () => clearTimeout(timer);
   }, [document, still]);

@@ -1,6 +1,6 @@
 import { Tabs } from 'radix-ui';
 import { useSearchParams } from 'react-router';
-import { findKind, type Kind, type Plan, type ViewName } from '@larchwood/core';
+import { type Kind, type Plan, type ViewName } from '@larchwood/core';
 import { SteeringSweep } from '../../charts/SteeringSweep';
 import { WhatIf } from '../../charts/WhatIf';
 import { Calm } from '../../editor/Calm';
@@ -12,6 +12,7 @@ import { Findings } from '../../ledger/Findings';
 import { Group, Panel } from '../../ledger/Panel';
 import { DimensionLayer } from '../../sheet/DimensionLayer';
 import { Handles } from '../../sheet/Handles';
+import { otherGhost } from '../../sheet/OtherGhost';
 import { Sheet } from '../../sheet/Sheet';
 import { Ghost, Vehicle } from '../../sheet/Vehicle';
 import { findingsAt } from '../stations';
@@ -139,20 +140,7 @@ function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
         )
       }
       note={notes.length > 0 ? notes.join(' · ') : undefined}
-      behind={
-        other
-          ? (view) => (
-              <Ghost
-                kind={findKind(other.plan.kind)}
-                points={other.plan.stance.points}
-                wheels={other.plan.stance.standing}
-                pieces={other.plan.frame.pieces}
-                view={view}
-                colour="var(--larch)"
-              />
-            )
-          : undefined
-      }
+      behind={otherGhost(other)}
       drawing={(view) => (
         <>
           {travel &&

@@ -12,18 +12,22 @@ export const band = (use: string, low: number, high: number, source = MEMORY): B
 });
 
 /** Usual angles of riders by posture (handbook): merged into every use of a kind. */
-const ELBOW = band('a rider', 150, 165, PRACTICE);
+const ELBOW = band('rider', 150, 165, PRACTICE);
 export const RIDER_BANDS = {
-  pedalling: { kneeAngle: band('a pedalling rider', 145, 155, PRACTICE), elbowAngle: ELBOW },
-  reclined: { kneeAngle: band('a reclined rider', 148, 168), backAngle: band('a recumbent trike', 30, 65) },
-  astride: { kneeAngle: band('a motorcyclist', 65, 120), elbowAngle: band('a motorcyclist', 120, 165) },
+  pedalling: { kneeAngle: band('pedalling rider', 145, 155, PRACTICE), elbowAngle: ELBOW },
+  reclined: { kneeAngle: band('reclined rider', 148, 168), backAngle: band('recumbent trike', 30, 65) },
+  astride: { kneeAngle: band('motorcyclist', 65, 120), elbowAngle: band('motorcyclist', 120, 165) },
   standing: {
-    kneeAngle: band('a rider who stands', 145, 175),
-    elbowAngle: band('a rider who stands', 120, 165),
+    kneeAngle: band('standing rider', 145, 175),
+    elbowAngle: band('standing rider', 120, 165),
+  },
+  feetForward: {
+    kneeAngle: band('feet-forward rider', 110, 155),
+    backAngle: band('feet-forward rider', 50, 80),
   },
   bucket: {
-    kneeAngle: band('a bucket seat', 110, 150, PRACTICE),
-    backAngle: band('a bucket seat', 55, 75, PRACTICE),
+    kneeAngle: band('bucket seat', 110, 150, PRACTICE),
+    backAngle: band('bucket seat', 55, 75, PRACTICE),
   },
 } as const;
 

@@ -275,7 +275,7 @@ export const LOW_MOTORCYCLE: Kind = kindOf(
       'groundClearance',
     ],
     views: ['side'],
-    bands: withRider(LOW_BANDS, 'bucket'),
+    bands: withRider(LOW_BANDS, 'feetForward'),
     startingSets: LOW_SETS,
     schools: [],
   },

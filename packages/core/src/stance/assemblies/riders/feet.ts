@@ -3,7 +3,7 @@ import { entry } from '../../assembly.js';
 import type { Dimension } from '../../dimension.js';
 import { pictured } from '../../pictures/pictured.js';
 import type { DeckState, SeatedState, WheelbaseState } from '../../states.js';
-import { NO_PICTURES, read, type Part } from './part.js';
+import { read, type Part } from './part.js';
 
 /** Middle of the vehicle to the middle of a pedal or foot, mm. Common practice, no source. */
 const TREAD = { cranks: 115, pedals: 120, pegs: 190, deck: 70 } as const;
@@ -40,7 +40,6 @@ export const cranksAtPedals = <S extends SeatedState>(crankLength: number): Part
     pedalFar: [s.seatAhead + s.legRoom + read(s, 'crankLength'), 0, s.pedalHeight],
   }),
   drawn: [{ id: 'crankLength', view: 'side', as: 'aligned', from: 'pedals', to: 'pedalFar', off: -24 }],
-  pictured: NO_PICTURES,
 });
 
 /** Pedals or pegs at the end of the leg room, pressed or rested on. */
@@ -134,6 +133,5 @@ export const onDeck = <S extends DeckState>(feetAhead: number): Part<S, Feet> =>
   }),
   drawn: [{ id: 'feetAhead', view: 'side', as: 'level', from: 'rearAxleAtDeck', to: 'feet', near: 56 }],
   handles: [{ point: 'feet', name: 'Feet', views: ['side'], moves: ['feetAhead'] }],
-  pictured: NO_PICTURES,
   of: (s) => ({ on: 'rests', at: [read(s, 'feetAhead'), 0, s.deckHeight], tread: TREAD.deck, level: true }),
 });

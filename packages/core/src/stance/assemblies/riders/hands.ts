@@ -5,14 +5,14 @@ import { entry } from '../../assembly.js';
 import { pictured } from '../../pictures/pictured.js';
 import type { SeatedState, SteeredState } from '../../states.js';
 import { axisUp, headTubeTop, onAxis, type Hung } from '../../steeringAxis.js';
-import { naming, NO_PICTURES, read, type Naming, type Part } from './part.js';
+import { naming, read, type Naming, type Part } from './part.js';
 import type { Dimension } from '../../dimension.js';
 
 const FIRST = naming('', 0);
 const widthEntry = ({ id, name, symbol }: Naming): Dimension =>
   entry({
     id: id('barWidth'),
-    name: name('Between the grips'),
+    name: name('Grip width'),
     symbol: symbol('bw'),
     limits: [150, 1100],
     meaning: 'Middle of the left grip to the middle of the right one.',
@@ -65,7 +65,6 @@ export function bars<S extends SteeredState>(
       { id: 'barWidth', view: 'plan', as: 'aligned', from: 'gripRight', to: 'gripLeft', off: -34 },
     ],
     handles: [{ point: 'grips', name: 'Grips', views: ['side', 'plan'], moves: ['barReach', 'barRise'] }],
-    pictured: NO_PICTURES,
     of: (s) => {
       const [middle, half] = [grips(s), read(s, 'barWidth') / 2];
       const [foot, top] = [onAxis(s, hung(s), 0), headTubeTop(s, hung(s))];
@@ -195,7 +194,6 @@ export function steeringWheel<S extends SeatedState>(
       steeringWheel: centre(s),
       steeringWheelGround: [centre(s)[0], centre(s)[1], 0],
       columnFoot: foot(s),
-      columnFront: along(foot(s), [1, 0, 0], 80),
       rimLow: rim(s, -1),
       rimHigh: rim(s, 1),
       seatUnderWheel: [s.seatAhead, 0, read(s, 'wheelHeight')],
@@ -283,7 +281,6 @@ export function sideSticks<S extends SeatedState>(start: {
     handles: [
       { point: 'grips', name: 'Grips', views: ['side', 'plan'], moves: ['gripsAhead', 'gripsHeight'] },
     ],
-    pictured: NO_PICTURES,
     of: (s) => ({ on: 'sticks', left: side(s, 1), right: side(s, -1), pivot: STICK }),
   };
 }

@@ -2,7 +2,7 @@ import type { Body } from '../../../rider/body.js';
 import type { Seat } from '../../../rider/place.js';
 import type { Vector } from '../../../vector/vector.js';
 import type { Dimension, Drawn, Handle, Points, State } from '../../dimension.js';
-import { pictured, type Pictured } from '../../pictures/pictured.js';
+import type { Pictured } from '../../pictures/pictured.js';
 
 /** One of the three things that a rider's place is made of (seat, feet, hands): its numbers and what they come to. */
 export interface Part<S, T> {
@@ -44,8 +44,6 @@ export function naming(slot: string, place: number): Naming {
     symbol: (symbol) => (place === 0 ? symbol : `${symbol}${place + 1}`),
   };
 }
-
-export const NO_PICTURES: Pictured = pictured(() => ({}), []);
 
 /** A value of the state by its id, where the id is put together. */
 export const read = (state: object, id: string): number => (state as Record<string, number>)[id]!;

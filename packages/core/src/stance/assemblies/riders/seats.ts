@@ -5,7 +5,7 @@ import { entry, worked } from '../../assembly.js';
 import type { Dimension, Place } from '../../dimension.js';
 import { pictured } from '../../pictures/pictured.js';
 import type { PedalledState, SeatedState, WheelbaseState } from '../../states.js';
-import { NO_PICTURES, read, type Naming, type SeatPart } from './part.js';
+import { read, type Naming, type SeatPart } from './part.js';
 
 const leanEntry = ({ id, name, symbol }: Naming): Dimension =>
   entry({
@@ -202,9 +202,7 @@ export const shellLines = (s: SeatedState) => {
 export const shell = <S extends SeatedState>(across: (state: S) => number = () => 0): SeatPart<S> => ({
   start: {},
   dimensions: [],
-  points: () => ({}),
   handles: [{ point: 'hip', name: 'Hip', views: ['side'], moves: ['seatAhead', 'seatHeight'] }],
-  pictured: NO_PICTURES,
   lean: 'backAngle',
   of: (s, { stature }) => {
     const { base, up } = shellLines(s);
