@@ -91,6 +91,9 @@ function Polar({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tippi
                 y={-FRICTION[ground] * scale * 0.72 - 4}
                 fontSize="12"
                 fill="var(--larch-text)"
+                stroke="var(--sheet)"
+                strokeWidth="4"
+                paintOrder="stroke"
               >
                 slides, {ground}
               </text>
