@@ -78,6 +78,26 @@ const DEMOS: readonly Demo[] = [
     },
   },
   {
+    file: 'quay-carrier',
+    notes:
+      'Front-box cargo bicycle for the bakery round: forty loaves, or two children and a dog. The bars turn the front wheel by a rod under the box.',
+    brief: {
+      purpose: 'Bakery round and school runs along the quay',
+      riders: [{ name: 'Greta Lindqvist', stature: 1690, mass: 77 }],
+      shelf: [
+        { sort: 'front wheel', name: '20 in front wheel with drum brake', marking: '47-406', gives: {} },
+      ],
+      limits: [{ dimension: 'wheelbase', bound: 'most', value: 2000, rule: 'the lift at the bakery' }],
+      school: 'table',
+    },
+    options: {
+      name: 'Quay carrier',
+      kind: 'bicycle',
+      startingSet: 'front-box',
+      held: { barReach: -950, barRise: 420 },
+    },
+  },
+  {
     file: 'towpath-tandem',
     notes: 'For Wilma and Piet Osterby to ride to the sea. The wheelbase is what the shed door allows.',
     brief: {

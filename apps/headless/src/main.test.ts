@@ -24,12 +24,13 @@ describe('the plan without a screen', () => {
     expect(result.stderr).toBe('');
     expect(result.status).toBe(0);
     const plan = JSON.parse(result.stdout) as Plan & { findings: { words: { title: string } }[] };
-    expect(plan.cuts).toHaveLength(8);
+    expect(plan.cuts).toHaveLength(10);
     expect(plan.cuts[2]!.ends[0].edge.outer).toHaveLength(360);
     expect(plan.findings[0]!.words.title).not.toBe('');
     const files = readdirSync(join(folder, 'pack'));
-    expect(files.filter((name) => name.endsWith('.svg'))).toHaveLength(8);
-    expect(measurePdf(readFileSync(join(folder, 'pack', 'patterns.pdf'))).length).toBe(2);
+    expect(files.filter((name) => name.endsWith('.svg'))).toHaveLength(10);
+    expect(files).toEqual(expect.arrayContaining(['cut-list.csv', 'frame.glb', 'frame.stl']));
+    expect(measurePdf(readFileSync(join(folder, 'pack', 'patterns.pdf'))).length).toBeGreaterThanOrEqual(2);
   });
   it.each([
     ['no file', [], 'Usage'],

@@ -9,7 +9,15 @@ import {
   readDocumentText,
   type Plan,
 } from '@larchwood/core';
-import { drawingsToPdf, drawingToSvg, patternSheets, pieceDrawing } from '@larchwood/outputs';
+import {
+  cutListCsv,
+  frameGltf,
+  frameStl,
+  drawingsToPdf,
+  drawingToSvg,
+  patternSheets,
+  pieceDrawing,
+} from '@larchwood/outputs';
 
 const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR]';
 
@@ -29,13 +37,13 @@ async function main(): Promise<void> {
       planned.refusals.map((refusal) => `${file}: ${refusal.where}: ${refusal.message}`).join('\n'),
     );
   const { plan } = planned;
-  if (out !== undefined) await writePatterns(plan, out);
+  if (out !== undefined) await writePack(plan, out);
   const clearances = clearancesOf(read.document, plan);
   const findings = [...plan.findings, ...clearanceFindings(clearances)].map((finding) => ({
     ...finding,
     words: findingText(finding, plan.units),
   }));
-  process.stdout.write(`${JSON.stringify({ ...plan, clearances, findings }, null, 1)}\n`);
+  process.stdout.write(`${JSON.stringify({ ...plan, clearances, findings }, plainly, 1)}\n`);
 }
 
 function argumentsOf(args: string[]): { file: string; out: string | undefined } {
@@ -53,8 +61,11 @@ function argumentsOf(args: string[]): { file: string; out: string | undefined } 
   }
 }
 
-/** All patterns as one PDF, and each piece as an SVG. */
-async function writePatterns(plan: Plan, directory: string): Promise<void> {
+/** Section outlines are the same for every end of a tube and say nothing that the section does not. */
+const plainly = (key: string, value: unknown): unknown => (key === 'outline' ? undefined : value);
+
+/** All patterns as one PDF and each piece as an SVG, the cut list, and the frame in space. */
+async function writePack(plan: Plan, directory: string): Promise<void> {
   const { size, thickness } = plan.paper;
   await mkdir(directory, { recursive: true });
   const sheets = patternSheets(plan.cuts, {
@@ -63,6 +74,9 @@ async function writePatterns(plan: Plan, directory: string): Promise<void> {
     display: plan.units,
     buildName: plan.name,
   });
+  await writeFile(join(directory, 'cut-list.csv'), cutListCsv(plan, plan.units));
+  await writeFile(join(directory, 'frame.glb'), await frameGltf(plan, plan.name));
+  await writeFile(join(directory, 'frame.stl'), frameStl(plan, plan.name));
   await writeFile(join(directory, 'patterns.pdf'), await drawingsToPdf(sheets, `${plan.name}: patterns`));
   for (const cut of plan.cuts) {
     await writeFile(

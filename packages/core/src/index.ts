@@ -18,7 +18,7 @@ export * from './document/schema.js';
 export { readDocument, readDocumentText, LARGEST_DOCUMENT, type ReadResult } from './document/read.js';
 export type { Fault } from './document/faults.js';
 export { documentFileName, documentText, fileStem } from './document/fileName.js';
-export { createBuild, frameFromPattern, type CreateOptions } from './document/create.js';
+export { createBuild, frameFromPattern, frameMadeAgain, type CreateOptions } from './document/create.js';
 export * from './stance/dimension.js';
 export * from './stance/singleTrack.js';
 export { parseTyreMarking } from './stance/tyres.js';
@@ -44,12 +44,61 @@ export {
 export { stanceOf, type Stance, type StanceResult } from './stance/stance.js';
 export { KINDS, findKind } from './stance/kinds/registry.js';
 export { MATERIALS, findMaterial, type Material } from './frame/materials.js';
-export { SECTION_LIBRARY, findSection, roundTube, diameterAt } from './frame/sections.js';
-export { frameOf, type Frame, type Piece, type PlacedPlate } from './frame/frame.js';
-export { cutPieces, type PieceCut, type ButtTrim } from './joints/pieceCut.js';
+export { SECTION_LIBRARY, findSection } from './frame/library.js';
+export {
+  acrossOf,
+  diameterAt,
+  propertiesOf,
+  roundTube,
+  sizeAt,
+  type SectionProperties,
+  type Size,
+} from './frame/sections.js';
+export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame/gauge.js';
+export { outlineOf, type Outline } from './frame/outline.js';
+export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
+export { onPlate } from './frame/plates.js';
+export {
+  chooseSection,
+  nextPiece,
+  withAnchor,
+  withEnd,
+  withMember,
+  withSections,
+  type Change,
+} from './frame/edit/graph.js';
+export { addTube, braceBay, placeOf, type NewTube, type Spot } from './frame/edit/addTube.js';
+export {
+  bendMember,
+  deleteMembers,
+  mirrorMember,
+  splitMember,
+  straighten,
+  swapThrough,
+} from './frame/edit/reshape.js';
+export { frameEdits, withEditsKept, type FrameEdit } from './frame/edits.js';
+export { meshVolume, pieceMesh, plateMesh, zonesOf, type Mesh } from './solid/mesh.js';
+export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './frame/weight.js';
+export { findPattern, patternsFor, PATTERNS } from './frame/patterns/registry.js';
+export type { Pattern, PatternOptions } from './frame/patterns/pattern.js';
+export {
+  frameOf,
+  pieceId,
+  uppermost,
+  type Side,
+  type Frame,
+  type Piece,
+  type PlacedPlate,
+} from './frame/frame.js';
+export type { ButtTrim, PieceCut } from './joints/cut.js';
+export { cutPieces } from './joints/pieceCut.js';
 export type { EndCut, EndName } from './joints/endCut.js';
 export { castEdge, edgePoint, WALL_LINES, type Edge, type Extreme } from './joints/edge.js';
-export { caster, crossing, type HostCylinder } from './joints/cast.js';
+export { caster, crossing } from './joints/cast.js';
+export { surfacesOf, type Surface } from './joints/surfaces.js';
+export type { Interference } from './joints/interference.js';
+export type { SawAngles } from './joints/planar.js';
+export type { Twinning } from './joints/twins.js';
 export { slideAndPost, AXES, type SlideAndPost, type Setting, type AxisId } from './fixture/slideAndPost.js';
 export type { AsSet } from './fixture/asSet.js';
 export { WORKSHOP_PROFILE } from './fixture/profiles.js';

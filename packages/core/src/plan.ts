@@ -4,7 +4,11 @@ import { fixtureFindings } from './fixture/findings.js';
 import { slideAndPost, type SlideAndPost } from './fixture/slideAndPost.js';
 import { frameOf, type Frame } from './frame/frame.js';
 import { jointFindings } from './joints/findings.js';
-import { cutPieces, type PieceCut } from './joints/pieceCut.js';
+import { findPattern } from './frame/patterns/registry.js';
+import { frameWeight, type PieceWeight } from './frame/weight.js';
+import { interferences, type Interference } from './joints/interference.js';
+import type { PieceCut } from './joints/cut.js';
+import { cutPieces } from './joints/pieceCut.js';
 import type { Refusal } from './stance/dimension.js';
 import { massOf, type MassModel } from './mass/mass.js';
 import { seatFindings } from './seat/findings.js';
@@ -23,6 +27,12 @@ export interface Plan {
   readonly stance: Stance;
   readonly frame: Frame;
   readonly cuts: readonly PieceCut[];
+  /** Ends of pieces that are there already: bought to length, or part of a donor. */
+  readonly given: readonly PieceCut[];
+  /** Tubes that stand in each other where neither is cut for the other. */
+  readonly meetings: readonly Interference[];
+  /** Mass of every tube as cut, and of every plate. */
+  readonly weights: readonly PieceWeight[];
   readonly mass: MassModel;
   /** None where nothing has a weight. */
   readonly tipping: Tipping | undefined;
@@ -35,30 +45,58 @@ export type PlanResult =
 
 /**
  * Computes a whole build, in the order builders work. A stance that no vehicle can have is refused with the dimension and
- * the limit; everything else that is wrong is a finding, and the plan still comes.
+ * the limit; everything else that is wrong is a finding, and the plan still comes. Given the plan from before a change,
+ * cuts that the change does not touch are taken from it.
  */
-export function planBuild(document: BuildDocument): PlanResult {
+export function planBuild(document: BuildDocument, before?: Plan): PlanResult {
   const solved = stanceOf(document);
   if (!solved.ok) return solved;
   const { stance } = solved;
   const frame = frameOf(document, stance);
-  const cuts = cutPieces(frame.pieces);
-  const fixture = findKind(document.kind)?.schools.includes('slide-and-post')
-    ? slideAndPost(document, stance)
-    : undefined;
-  const mass = massOf(document, stance, frame);
+  const ends = cutPieces(frame, before);
+  const there = new Set(frame.pieces.flatMap((piece) => (piece.supplied ? [piece.id] : [])));
+  const cuts = ends.filter((cut) => !there.has(cut.piece));
+  const given = ends.filter((cut) => there.has(cut.piece));
+  const meetings = interferences(frame, ends, before);
+  const weights = frameWeight(frame, ends);
+  const fixture = holdsOnPosts(document) ? slideAndPost(document, stance) : undefined;
+  const mass = massOf(document, stance, weights);
   const tipping = mass.laden.mass > 0 && mass.laden.at[2] > 0 ? tippingOf(mass.laden, stance) : undefined;
   const findings = [
     ...stanceFindings(stance),
     ...briefFindings(document, stance),
     ...seatFindings(document, stance, mass, tipping),
     ...frame.findings,
-    ...jointFindings(cuts, frame.pieces, document),
+    ...jointFindings(cuts, frame, meetings, document),
     ...(fixture ? fixtureFindings(fixture) : []),
   ];
   const { name, kind, units, paper } = document;
   return {
     ok: true,
-    plan: { name, kind, units, paper, stance, frame, cuts, mass, tipping, fixture, findings },
+    plan: {
+      name,
+      kind,
+      units,
+      paper,
+      stance,
+      frame,
+      cuts,
+      given,
+      meetings,
+      weights,
+      mass,
+      tipping,
+      fixture,
+      findings,
+    },
   };
+}
+
+/** Whether a slide-and-post fixture can hold the vehicle, and suits the frame that it has. */
+function holdsOnPosts({ kind, frame }: BuildDocument): boolean {
+  const pattern = frame.origin && findPattern(frame.origin.pattern);
+  return (
+    (findKind(kind)?.schools.includes('slide-and-post') ?? false) &&
+    (pattern?.schools.includes('slide-and-post') ?? true)
+  );
 }

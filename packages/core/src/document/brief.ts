@@ -6,7 +6,7 @@ import { SET_STATURE } from '../rider/body.js';
 import { stanceOf } from '../stance/stance.js';
 import { parseTyreMarking } from '../stance/tyres.js';
 import { without } from '../without.js';
-import { frameFromPattern } from './create.js';
+import { frameMadeAgain } from './create.js';
 import type { Brief, BuildDocument, ShelfItem } from './schema.js';
 
 /** Why a wheel or a dimension of a starting stance is as it is. */
@@ -56,7 +56,7 @@ export function startFromBrief(build: BuildDocument): Result<BriefStart> {
   for (const wish of wishes) start = withWish(kind, build, start, wish);
   if (riders.length > 0) for (const ease of set.ease ?? []) start = atEase(kind, build, start, ease);
   const started = { ...build, wheels: start.wheels, stance: { held: { ...start.held } } };
-  const framed = frameFromPattern(started);
+  const framed = frameMadeAgain(started);
   return success({ document: framed.ok ? framed.value : started, reasons: start.reasons });
 }
 

@@ -1,13 +1,14 @@
 import { WORKSHOP_PROFILE } from '../fixture/profiles.js';
-import { PATTERNS } from '../frame/patterns/registry.js';
-import type { PatternOptions } from '../frame/patterns/pattern.js';
+import { withEditsKept } from '../frame/edits.js';
+import { patternsFor } from '../frame/patterns/registry.js';
+import type { Pattern, PatternOptions } from '../frame/patterns/pattern.js';
 import { failure, success, type Result } from '../result.js';
 import type { StartingSet } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
-import { stanceOf } from '../stance/stance.js';
-import { withArticle } from '../words.js';
+import { stanceOf, type Stance } from '../stance/stance.js';
+import { nameInText, withArticle } from '../words.js';
 import { EMPTY_BRIEF } from './migrate.js';
-import type { BuildDocument } from './schema.js';
+import type { BuildDocument, FrameData } from './schema.js';
 import { lumpsOf, seatOf } from './seat.js';
 
 export interface CreateOptions {
@@ -32,7 +33,7 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
   const byMarking = (marking: string) => ({ by: 'marking' as const, marking, sag: 0 });
   const document: BuildDocument = {
     format: 'larchwood-build',
-    version: 3,
+    version: 4,
     name: options.name,
     kind: kind.id,
     startingSet: set.id,
@@ -43,26 +44,81 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
     stance: { held: { ...set.held, ...options.held } },
     seat: seatOf(set),
     mass: { lumps: lumpsOf(set.lumps) },
-    frame: { sections: [], nodes: [], members: [], plates: [] },
+    frame: { sections: [], groups: [], nodes: [], members: [], plates: [] },
     fixture: { school: 'slide-and-post', profile: WORKSHOP_PROFILE },
     paper: { size: 'A4', thickness: 0.1 },
   };
-  return frameFromPattern(document, options.pattern ?? set.frame ?? {});
+  return frameFromPattern(document, undefined, options.pattern);
 }
 
-/** The document with a first frame made from its stance, in place of the frame it has. */
+/** Undefined where a stance is so odd that a tube of the pattern would have no length. */
+function makeFrame(pattern: Pattern, stance: Stance, options: PatternOptions): FrameData | undefined {
+  try {
+    return pattern.make(stance, options);
+  } catch (error) {
+    if (error instanceof RangeError) return undefined;
+    throw error;
+  }
+}
+
+/** Lumps that stand for a frame until there is one. */
+const withoutFrameLumps = (document: BuildDocument): BuildDocument => ({
+  ...document,
+  mass: { ...document.mass, lumps: document.mass.lumps.filter(({ sort }) => sort !== 'frame') },
+});
+
+/**
+ * The document with a first frame made from its stance, in place of the frame it has: by the pattern named, or else by the
+ * one it came from, or the usual one of its starting set.
+ */
 export function frameFromPattern(
   document: BuildDocument,
-  options: PatternOptions & { readonly none?: boolean } = setOptions(document) ?? {},
+  patternId?: string,
+  options?: PatternOptions,
 ): Result<BuildDocument> {
   const solved = stanceOf(document);
   if (!solved.ok) return failure(solved.refusals.map((refusal) => refusal.message).join(' '));
-  const pattern = options.none
-    ? undefined
-    : PATTERNS.find((candidate) => candidate.kinds.includes(document.kind));
-  return success(pattern ? { ...document, frame: pattern.make(solved.stance, options) } : document);
+  const { origin } = document.frame;
+  const choices = patternsFor(document.kind, document.startingSet);
+  const wanted = patternId ?? origin?.pattern;
+  const pattern = wanted === undefined ? choices[0] : choices.find(({ id }) => id === wanted);
+  if (!pattern)
+    return wanted === undefined
+      ? success(document)
+      : failure(
+          `There is no pattern “${wanted}” for ${withArticle(findKind(document.kind)?.name ?? document.kind)}.`,
+        );
+  const told =
+    options ?? (origin?.pattern === pattern.id ? origin.options : undefined) ?? setOptions(document) ?? {};
+  const made = makeFrame(pattern, solved.stance, told);
+  if (!made)
+    return failure(
+      `No ${nameInText(pattern.name)} frame can be made of this stance: two of its points lie in one.`,
+    );
+  const { nodes, members, plates } = made;
+  const frame = {
+    ...made,
+    origin: {
+      pattern: pattern.id,
+      options: {
+        ...(told.topTubeBelowSeat === undefined ? {} : { topTubeBelowSeat: told.topTubeBelowSeat }),
+        ...(told.sections === undefined ? {} : { sections: { ...told.sections } }),
+      },
+      nodes,
+      members,
+      plates,
+    },
+  };
+  return success({ ...withoutFrameLumps(document), frame });
 }
 
 function setOptions(document: BuildDocument): StartingSet['frame'] {
   return findKind(document.kind)?.startingSets.find((set) => set.id === document.startingSet)?.frame;
+}
+
+/** The frame made again from the stance as it is now, by its own pattern, with the builder's edits kept. */
+export function frameMadeAgain(document: BuildDocument): Result<BuildDocument> {
+  const made = frameFromPattern(document);
+  if (!made.ok) return made;
+  return success({ ...made.value, frame: withEditsKept(document.frame, made.value.frame) });
 }

@@ -73,7 +73,7 @@ describe('the open format', () => {
   });
   it('the published schema is the one that is checked', () => {
     const published = JSON.parse(
-      readFileSync(new URL('../../../../docs/larchwood-build-3.schema.json', import.meta.url), 'utf8'),
+      readFileSync(new URL('../../../../docs/larchwood-build-4.schema.json', import.meta.url), 'utf8'),
     ) as unknown;
     expect(published).toEqual(JSON.parse(JSON.stringify(BuildSchema)));
   });

@@ -6,7 +6,28 @@ import { lumpsOf, seatOf } from './seat.js';
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */
 export function migrated(value: Record<string, unknown>): Record<string, unknown> {
   const second = value.version === 1 ? fromVersion1(value) : value;
-  return second.version === 2 ? fromVersion2(second) : second;
+  const third = second.version === 2 ? fromVersion2(second) : second;
+  return third.version === 3 ? fromVersion3(third) : third;
+}
+
+/** Version 3 knew straight tubes without groups, and plates in the side view's plane only. */
+function fromVersion3(value: Record<string, unknown>): Record<string, unknown> {
+  const { frame } = value;
+  if (!isRecord(frame)) return { ...value, version: 4 };
+  const each = (items: unknown, more: Record<string, unknown>) =>
+    Array.isArray(items)
+      ? items.map((item: unknown) => (isRecord(item) ? { ...more, ...item } : item))
+      : items;
+  return {
+    ...value,
+    version: 4,
+    frame: {
+      groups: [],
+      ...frame,
+      members: each(frame.members, { bends: [], turn: 0 }),
+      plates: each(frame.plates, { plane: 'side', tilt: 0, turn: 0, bendLines: [] }),
+    },
+  };
 }
 
 /** What version 3 asks of every stance: seat, feet and hands of the riders. */
@@ -33,9 +54,13 @@ function fromVersion2(value: Record<string, unknown>): Record<string, unknown> {
     version: 3,
     stance: { ...stance, held: { ...Object.fromEntries(added), ...stance.held } },
     seat: seatOf(set),
-    mass: { lumps: lumpsOf(set.lumps) },
+    mass: { lumps: lumpsOf(set.lumps).filter(({ sort }) => sort !== 'frame' || !framed(value)) },
   };
 }
+
+/** Whether there are tubes already, so that nothing need stand for them. */
+const framed = ({ frame }: Record<string, unknown>): boolean =>
+  isRecord(frame) && Array.isArray(frame.members) && frame.members.length > 0;
 
 /**
  * Version 1 knew bicycles only, and kept how a fork was measured beside its length: along the axis is now a dimension of

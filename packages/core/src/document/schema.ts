@@ -1,12 +1,25 @@
 import { KINDS } from '../stance/kinds/registry.js';
 import { Type, type Static } from '@sinclair/typebox';
-import { closed, coordinate, id, literals, name, number, vector } from './schemaParts.js';
+import { FrameSchema } from './frameSchema.js';
+import { closed, id, literals, name, number } from './schemaParts.js';
 import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
 
+export type {
+  Anchor,
+  End,
+  FrameData,
+  Group,
+  Host,
+  Member,
+  Node,
+  Plate,
+  RoundSection,
+  Section,
+} from './frameSchema.js';
 export type { Lump, Scales } from './seatSchema.js';
 
 /**
- * The build document, version 3: the open format `.larchwood.json`. This schema is the one place that says what a
+ * The build document, version 4: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
@@ -36,135 +49,6 @@ export const WheelSchema = Type.Union([
   ),
 ]);
 export type Wheel = Static<typeof WheelSchema>;
-
-const ButtSchema = closed(
-  {
-    wall: number(0.3, 20, 'Wall in the zone, mm'),
-    length: number(0, 2000, 'Length of the zone from this end of the tube as sold, mm'),
-    taper: number(0, 500, 'Length over which it thins to the middle wall, mm'),
-  },
-  'One thick end of a butted tube',
-);
-export const SectionSchema = closed(
-  {
-    id: id('Reference used by members'),
-    name: name('As sold, e.g. 28.6 x 0.9'),
-    shape: Type.Literal('round'),
-    diameter: number(4, 300, 'Outer diameter, mm; of the larger end when tapered'),
-    wall: number(0.3, 30, 'Wall, mm; of the thin middle when butted'),
-    butts: Type.Optional(
-      closed(
-        { start: ButtSchema, end: ButtSchema, soldLength: number(50, 6000, 'Length as sold, mm') },
-        'Butted: thick ends',
-      ),
-    ),
-    taper: Type.Optional(
-      closed(
-        {
-          diameter: number(4, 300, 'Outer diameter of the small end, mm'),
-          length: number(1, 3000, 'Length of the taper, mm, up to the member’s end'),
-        },
-        'Tapered towards the member’s end',
-      ),
-    ),
-  },
-  'A tube section',
-);
-export type Section = Static<typeof SectionSchema>;
-
-const AnchorSchema = Type.Union([
-  closed(
-    { on: Type.Literal('stance'), point: id('A named stance point, e.g. bottomBracket'), offset: vector },
-    'Tied to a stance point',
-  ),
-  closed(
-    {
-      on: Type.Literal('member'),
-      member: id('Member id'),
-      from: literals('Which end the distance is from', 'start', 'end'),
-      distance: number(-5000, 5000, 'Along the centre line, mm'),
-      offset: vector,
-    },
-    'On a member’s centre line',
-  ),
-  closed({ on: Type.Literal('fixed'), at: vector }, 'At fixed coordinates'),
-]);
-export const NodeSchema = closed(
-  { id: id('Node id'), name: name('For people'), anchor: AnchorSchema },
-  'A named point of the frame',
-);
-export type Node = Static<typeof NodeSchema>;
-
-const allowance = number(0, 500, 'Extra length left on for trimming, mm');
-const HostSchema = closed(
-  { member: id('Member id'), side: literals('Which twin of a mirrored host', 'same', 'left', 'right') },
-  'A member that this end is cut to fit; it runs through',
-);
-export const EndSchema = Type.Union([
-  closed(
-    { cut: Type.Literal('plain'), setback: number(-500, 2000, 'Cut short of the node, mm'), allowance },
-    'Square cut',
-  ),
-  closed(
-    {
-      cut: Type.Literal('coped'),
-      hosts: Type.Array(HostSchema, { minItems: 1, maxItems: 6 }),
-      besideAxis: Type.Boolean({ description: 'Meant to sit off the host’s axis' }),
-      allowance,
-    },
-    'Coped to its hosts',
-  ),
-  closed(
-    {
-      cut: Type.Literal('slotted'),
-      setback: number(-500, 2000, 'Tube end short of the node, mm'),
-      slotWidth: number(0.5, 50, 'Slot width, the plate’s thickness, mm'),
-      slotDepth: number(1, 200, 'Slot depth, mm'),
-      allowance,
-    },
-    'Slotted over a plate that lies in the side view’s plane',
-  ),
-]);
-export type End = Static<typeof EndSchema>;
-
-export const MemberSchema = closed(
-  {
-    id: id('Member id'),
-    piece: Type.Integer({ minimum: 1, maximum: 999, description: 'Piece number; twins are marked L and R' }),
-    name: name('For people'),
-    nodes: Type.Tuple([id('Start node'), id('End node')], { description: 'From, to' }),
-    section: id('Section id'),
-    material: id('Material id'),
-    mirrored: Type.Boolean({ description: 'Stands for a left and a right part' }),
-    supplied: Type.Boolean({ description: 'Bought to length, not cut by the builder' }),
-    ends: closed({ start: EndSchema, end: EndSchema }, 'How each end is cut'),
-  },
-  'A tube',
-);
-export type Member = Static<typeof MemberSchema>;
-
-export const PlateSchema = closed(
-  {
-    id: id('Plate id'),
-    piece: Type.Integer({ minimum: 1, maximum: 999 }),
-    name: name('For people'),
-    node: id('Node the outline is drawn from'),
-    thickness: number(0.5, 50, 'mm'),
-    material: id('Material id'),
-    mirrored: Type.Boolean(),
-    outline: Type.Array(Type.Tuple([coordinate, coordinate]), {
-      minItems: 3,
-      maxItems: 200,
-      description: 'x forward, z up from the node, mm',
-    }),
-    holes: Type.Array(
-      closed({ at: Type.Tuple([coordinate, coordinate]), diameter: number(0.5, 200, 'mm') }, 'A round hole'),
-      { maxItems: 50 },
-    ),
-  },
-  'A flat plate parallel to the middle plane',
-);
-export type Plate = Static<typeof PlateSchema>;
 
 export const AxisSchema = closed(
   {
@@ -297,7 +181,7 @@ export type Rider = Brief['riders'][number];
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(3),
+    version: Type.Literal(4),
     name: name('Name of the build'),
     kind: literals('Kind of vehicle', ...KINDS.map((kind) => kind.id)),
     startingSet: id('The set the build was started from; chooses the usual bands'),
@@ -332,15 +216,7 @@ export const BuildSchema = Type.Object(
       },
       'What the vehicle carries besides its tubes and riders',
     ),
-    frame: closed(
-      {
-        sections: Type.Array(SectionSchema, { maxItems: 200 }),
-        nodes: Type.Array(NodeSchema, { maxItems: 1000 }),
-        members: Type.Array(MemberSchema, { maxItems: 500 }),
-        plates: Type.Array(PlateSchema, { maxItems: 200 }),
-      },
-      'The frame graph',
-    ),
+    frame: FrameSchema,
     fixture: closed(
       { school: Type.Literal('slide-and-post'), profile: ProfileSchema },
       'How the frame is held',
@@ -354,13 +230,13 @@ export const BuildSchema = Type.Object(
     ),
   },
   {
-    $id: 'larchwood-build-3',
-    title: 'Larchwood build, version 3',
+    $id: 'larchwood-build-4',
+    title: 'Larchwood build, version 4',
     description:
       'Lengths in millimetres, angles in degrees, masses in kilograms, axes ISO 8855 (x forward, y left, z up).',
     additionalProperties: false,
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 3;
+export const FORMAT_VERSION = 4;
 export const FILE_SUFFIX = '.larchwood.json';

@@ -2,28 +2,16 @@ import { formatAngle } from '../units/angle.js';
 import { formatLength, type LengthDisplay } from '../units/length.js';
 import { asSentence, nameInText } from '../words.js';
 import type { Finding } from './finding.js';
+import { FRAME_WORDS } from './frameWords.js';
+import type { FindingText, Say, Words } from './words.js';
 
-/** A finding in words: the same on screen, on paper and in the log. */
-export interface FindingText {
-  readonly title: string;
-  readonly text: string;
-  readonly remedies: readonly string[];
-}
-interface Say {
-  readonly mm: (key: string) => string;
-  readonly degrees: (key: string) => string;
-  readonly of: (key: string) => string;
-  /** A length or an angle, as the finding's own `quantity` says. */
-  readonly measure: (key: string) => string;
-  /** A plain number with so many digits after its point, times a factor. */
-  readonly fixed: (key: string, digits: number, times?: number) => string;
-}
+export type { FindingText } from './words.js';
 
 const footPlace = (id: string): string => (/saddle|leg/i.test(id) ? 'pedals' : 'foot rests');
 const nearest = ({ of, measure }: Say): string =>
   of('dimension') === '' ? '' : ` ${of('dimension')} at ${measure('value')} just reaches.`;
 
-const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
+const CATALOGUE: Words = {
   'outside-band': ({ of, measure }) => ({
     title: `${of('dimension')} outside the usual band`,
     text: `${measure('value')}; a ${of('use')} mostly has ${measure('low')} to ${measure('high')}.`,
@@ -179,85 +167,7 @@ const CATALOGUE: Readonly<Record<string, (say: Say) => FindingText>> = {
     text: `${fixed('share', 0, 100)} %; usual is ${fixed('low', 0, 100)} to ${fixed('high', 0, 100)} %.`,
     remedies: ['Move the seat', 'Keep it if it is meant'],
   }),
-  'member-not-placed': ({ of }) => ({
-    title: `${of('member')} cannot be placed`,
-    text: 'Its two nodes are at one point, or a node’s anchor leads round in a circle.',
-    remedies: ['Move one of its nodes'],
-  }),
-  'no-members': () => ({
-    title: 'No tubes yet',
-    text: 'This build has a stance but no frame.',
-    remedies: ['Make a frame from a pattern'],
-  }),
-  'joint-parallel': ({ of }) => ({
-    title: `Piece ${of('mark')}: no joint with ${of('host')}`,
-    text: `${of('piece')} runs alongside its host, or the host is not there.`,
-    remedies: ['Choose another host', 'Move the node'],
-  }),
-  'joint-misses': ({ of }) => ({
-    title: `Piece ${of('mark')} misses its host`,
-    text: `${of('piece')} passes ${of('host')} without touching it.`,
-    remedies: ['Move the node on to the host', 'Choose another host'],
-  }),
-  'tube-wider-than-host': ({ of, mm }) => ({
-    title: `Piece ${of('mark')} is wider than its host`,
-    text: `${of('piece')} is ${mm('tube')}, its host ${mm('hostDiameter')}: part of the end meets nothing.`,
-    remedies: [
-      'Cut the host to this tube instead',
-      'Choose a smaller tube',
-      'Flatten the end, or add a gusset',
-    ],
-  }),
-  'tube-runs-past-side': ({ of, mm }) => ({
-    title: `Piece ${of('mark')} runs past the side of its host`,
-    text: `${of('piece')} stands ${mm('past')} out beyond ${of('host')}; its centre line is ${mm('offset')} off.`,
-    remedies: ['Move it nearer the host’s axis', 'Choose a smaller tube', 'Cap or flatten the end'],
-  }),
-  'past-host-end': ({ of }) => ({
-    title: `Piece ${of('mark')} reaches past the end of its host`,
-    text: `Part of the cope of ${nameInText(of('piece'))} has no host behind it: ${of('host')} ends before.`,
-    remedies: ['Move the joint away from the end', 'Lengthen the host'],
-  }),
-  'joint-sharp': ({ of, degrees }) => ({
-    title: `Piece ${of('mark')}: sharp joint, ${degrees('angle')}`,
-    text: `Under ${degrees('wanted')} a torch does not reach the heel.`,
-    remedies: ['Open the angle', 'Plan a gusset or a plug weld at the heel'],
-  }),
-  'joint-off-axis': ({ of, mm }) => ({
-    title: `Piece ${of('mark')} is off its host’s centre`,
-    text: `${mm('offset')} off; more than a quarter of the tube’s radius (${mm('wanted')}).`,
-    remedies: ['Move the node on to the host’s axis', 'Mark the end as meant to sit beside the axis'],
-  }),
-  'knife-edge': ({ of }) => ({
-    title: `Piece ${of('mark')}: the edge runs out to nothing`,
-    text: `${of('piece')} ends level with the side of ${of('host')}: that edge is thin and burns away.`,
-    remedies: ['Move it nearer the host’s axis', 'Choose a smaller tube'],
-  }),
-  'butt-short': ({ of, mm }) => ({
-    title: `Piece ${of('mark')}: little thick tube left`,
-    text: `${mm('left')} of thick tube is left behind the cope at best, however it is trimmed; ${mm('wanted')} wanted, so that the weld’s heat stays in thick wall.`,
-    remedies: ['Choose a tube with a longer thick end', 'Choose a shorter tube as sold'],
-  }),
-  'cope-through-butt': ({ of, mm }) => ({
-    title: `Piece ${of('mark')}: the cope runs into the thin wall`,
-    text: `The thick end is ${mm('left')} against the throat: the weld would sit on thin tube.`,
-    remedies: ['Choose a tube with a longer thick end', 'Choose plain-gauge tube'],
-  }),
-  'tube-too-short': ({ of, mm }) => ({
-    title: `Piece ${of('mark')}: the tube as sold is too short`,
-    text: `${of('piece')} needs ${mm('short')} more than the tube has.`,
-    remedies: ['Choose a longer tube'],
-  }),
-  'copes-meet': ({ of, mm }) => ({
-    title: `Piece ${of('mark')}: its two copes meet`,
-    text: `${mm('left')} of wall is left between them at the shortest line; ${mm('wanted')} wanted.`,
-    remedies: ['Move its ends apart', 'Choose a smaller tube'],
-  }),
-  'member-too-short': ({ of }) => ({
-    title: `Piece ${of('mark')} has no length`,
-    text: `What ${nameInText(of('piece'))}’s ends take off leaves nothing.`,
-    remedies: ['Make the setback smaller', 'Move its nodes apart'],
-  }),
+  ...FRAME_WORDS,
   'scale-out-of-range': ({ of, measure }) => ({
     title: `${of('scale')} is out of range`,
     text: `It wants ${measure('reading')}: ${measure('by')} past the end of the scale at ${measure('limit')}.`,

@@ -4,15 +4,21 @@ import { createBuild, frameFromPattern } from '../document/create.js';
 import type { Node, Section } from '../document/schema.js';
 import { distance } from '../vector/vector.js';
 import { findMaterial, MATERIALS } from './materials.js';
-import { diameterAt, roundTube, SECTION_LIBRARY } from './sections.js';
+import { SECTION_LIBRARY } from './library.js';
+import { gaugeOf, parseGauge } from './gauge.js';
+import { acrossOf, diameterAt, propertiesOf, roundTube } from './sections.js';
 
 describe('sections', () => {
   const all = SECTION_LIBRARY.flatMap(({ sections }) => sections);
   it('each has an id of its own and leaves a bore', () => {
     expect(new Set(all.map((section) => section.id)).size).toBe(all.length);
-    for (const section of all) expect(section.wall * 2, section.name).toBeLessThan(section.diameter);
-    for (const section of all.filter((each) => each.butts)) {
-      const { start, end, soldLength } = section.butts!;
+    for (const section of all) {
+      const smallest = section.shape === 'round' ? section.diameter : Math.min(section.width, section.height);
+      expect(section.wall * 2, section.name).toBeLessThan(smallest);
+    }
+    for (const section of all) {
+      if (section.shape !== 'round' || !section.butts) continue;
+      const { start, end, soldLength } = section.butts;
       expect(start.length + start.taper + end.length + end.taper).toBeLessThan(soldLength);
     }
   });
@@ -23,6 +29,75 @@ describe('sections', () => {
     [60.3, 2.6, 3.7],
   ])('%d x %d weighs %d kg/m in steel', (diameter, wall, mass) => {
     expect((roundTube(diameter, wall).area * 7850) / 1e6).toBeCloseTo(mass, 2);
+  });
+  it.each([
+    // Mass of square and rectangular steel tube in kg/m; source: EN 10219-2 tables, from memory.
+    [20, 20, 2, 1.05],
+    [30, 30, 2, 1.68],
+    [40, 40, 2, 2.31],
+    [40, 40, 3, 3.3],
+    [50, 50, 3, 4.25],
+    [60, 40, 3, 4.25],
+  ])('%d x %d x %d weighs %d kg/m in steel', (width, height, wall, mass) => {
+    const { area } = propertiesOf({
+      id: 'b',
+      name: 'b',
+      shape: 'rectangular',
+      width,
+      height,
+      wall,
+      corner: 2 * wall,
+    });
+    expect((area * 7850) / 1e6).toBeCloseTo(mass, 1.5);
+  });
+  it('second moments of a box are those of its two rectangles when its corners are sharp', () => {
+    // Source: b h3 / 12, any strength-of-materials text.
+    const box = propertiesOf({
+      id: 'b',
+      name: 'b',
+      shape: 'rectangular',
+      width: 30,
+      height: 60,
+      wall: 2,
+      corner: 0,
+    });
+    expect(box.upright).toBeCloseTo((30 * 60 ** 3 - 26 * 56 ** 3) / 12, 6);
+    expect(box.sideways).toBeCloseTo((60 * 30 ** 3 - 56 * 26 ** 3) / 12, 6);
+  });
+  it('rounded corners take from area and second moment what a fine sum over strips finds', () => {
+    const section: Section = {
+      id: 'b',
+      name: 'b',
+      shape: 'rectangular',
+      width: 30,
+      height: 60,
+      wall: 3,
+      corner: 6,
+    };
+    const strips = (width: number, height: number, r: number) => {
+      let [area, upright] = [0, 0];
+      const n = 20000;
+      for (let index = 0; index < n; index += 1) {
+        const z = -height / 2 + (height * (index + 0.5)) / n;
+        const over = Math.max(0, Math.abs(z) - (height / 2 - r));
+        const wide = width - 2 * (r - Math.sqrt(Math.max(0, r * r - over * over)));
+        area += (wide * height) / n;
+        upright += (wide * z * z * height) / n;
+      }
+      return { area, upright };
+    };
+    const [outside, inside] = [strips(30, 60, 6), strips(24, 54, 3)];
+    const { area, upright } = propertiesOf(section);
+    expect(area / (outside.area - inside.area)).toBeCloseTo(1, 6);
+    expect(upright / (outside.upright - inside.upright)).toBeCloseTo(1, 6);
+  });
+  it('the two gauge tables differ, and each reads its own', () => {
+    // Source: handbook; values from memory.
+    expect(parseGauge('16 ga', 'Birmingham')).toBeCloseTo(0.065 * 25.4, 9);
+    expect(parseGauge('16 GA', 'sheet')).toBeCloseTo(0.0598 * 25.4, 9);
+    expect(parseGauge('16', 'sheet')).toBeUndefined();
+    expect(parseGauge('99 ga', 'sheet')).toBeUndefined();
+    expect(gaugeOf(0.083 * 25.4, 'Birmingham')).toBe(14);
   });
   it('second moment of a thin tube is near pi r^3 t', () => {
     // Source: thin-wall approximation, any strength-of-materials text.
@@ -41,7 +116,7 @@ describe('sections', () => {
   });
   it('the library holds every size that the pattern list asks for a bicycle', () => {
     // Source: handbook, usual sections to ship.
-    const diameters = new Set(all.map((section) => Math.round(section.diameter * 10) / 10));
+    const diameters = new Set(all.map((section) => Math.round(acrossOf(section) * 10) / 10));
     for (const size of [12, 14, 16, 19, 22.2, 25.4, 28.6, 31.8, 34.9, 36, 38.1, 44])
       expect(diameters).toContain(size);
   });
@@ -121,7 +196,7 @@ describe('the diamond pattern', () => {
         (finding) => finding.where.station === 'joints' && finding.severity === 'stop',
       ),
     ).toEqual([]);
-    expect(again.value.frame.members.map((member) => member.piece)).toEqual([1, 2, 3, 4, 5, 6, 7]);
+    expect(again.value.frame.members.map((member) => member.piece)).toEqual([1, 2, 3, 4, 5, 6, 7, 9, 10]);
   });
   it('keeps head-tube joints clear of both faces, also on a short head tube', () => {
     const made = createBuild({

@@ -1,11 +1,15 @@
-import type { BuildDocument, Member, Node, Plate, Section } from '../document/schema.js';
+import type { BuildDocument, Member, Section } from '../document/schema.js';
 import type { Finding } from '../findings/finding.js';
 import type { Stance } from '../stance/stance.js';
-import { add, along, distance, mirror, scale, subtract, unit, type Vector } from '../vector/vector.js';
+import { mirror, squareTo, turn, unit, type Vector } from '../vector/vector.js';
 import { findMaterial } from './materials.js';
-import { diameterAt, roundTube } from './sections.js';
+import { placeNodes, type Placed } from './nodes.js';
+import { carried, mirroredPath, pointOn, type Path } from './path.js';
+import { placePlate, type PlacedPlate } from './plates.js';
+import type { Side } from './side.js';
+import { uncutVolume } from './volume.js';
 
-export type Side = 'middle' | 'left' | 'right';
+export type { Side } from './side.js';
 
 /** One physical tube: a member, or one twin of a mirrored member. Points and lengths in mm. */
 export interface Piece {
@@ -16,21 +20,28 @@ export interface Piece {
   readonly name: string;
   readonly member: Member;
   readonly section: Section;
+  /** Density kg/m3 of its material. */
+  readonly density: number;
+  /** There already: bought to length, or part of a donor. */
+  readonly supplied: boolean;
+  readonly path: Path;
   readonly start: Vector;
   readonly end: Vector;
-  /** Unit vector from start to end. */
+  /** Unit vector from the start node along the tube. */
   readonly direction: Vector;
-  /** Node to node. */
+  /** Unit vector along the tube where it reaches its end node. */
+  readonly endDirection: Vector;
+  /** Unit vector to the top of the section, at the start. */
+  readonly top: Vector;
+  readonly endTop: Vector;
+  /** Along the centre line, node to node. */
   readonly length: number;
   /** Of the uncut tube, node to node; kg. */
   readonly mass: number;
 }
-export interface PlacedPlate {
-  readonly id: string;
-  readonly mark: string;
-  readonly plate: Plate;
-  readonly at: Vector;
-}
+
+export type { PlacedPlate } from './plates.js';
+
 export interface Frame {
   readonly nodes: Readonly<Record<string, Vector>>;
   readonly pieces: readonly Piece[];
@@ -40,50 +51,89 @@ export interface Frame {
 
 /** Places every node on the stance and every member between its nodes. Members that cannot be placed become findings. */
 export function frameOf(document: BuildDocument, stance: Stance): Frame {
-  const findings: Finding[] = [];
-  const { nodes, members, plates, sections } = document.frame;
-  const placed = placeNodes(nodes, members, stance);
+  const { members, plates, sections, groups } = document.frame;
+  const placed = placeNodes(document.frame, stance);
   const sectionById = new Map(sections.map((section) => [section.id, section]));
+  const donors = new Set(groups.flatMap((group) => (group.donor ? [group.id] : [])));
   const pieces = members.flatMap((member) => {
-    const start = placed.get(member.nodes[0]);
-    const end = placed.get(member.nodes[1]);
+    const path = placed.paths.get(member.id);
     const section = sectionById.get(member.section);
-    if (!start || !end || !section || distance(start, end) < 1) {
-      findings.push({
-        code: 'member-not-placed',
-        severity: 'stop',
-        where: { station: 'tubes', ref: member.id },
-        values: { member: member.name },
-      });
-      return [];
-    }
-    return twins(member).map((side) => makePiece(member, section, side, start, end));
+    if (!path || !section) return [];
+    const supplied = member.supplied || (member.group !== undefined && donors.has(member.group));
+    return twins(member).map((side) => makePiece(member, section, supplied, side, path));
   });
   const placedPlates = plates.flatMap((plate) => {
-    const at = placed.get(plate.node);
+    const at = placed.nodes.get(plate.node);
     return at
-      ? twins(plate).map((side) => ({
-          id: pieceId(plate.id, side),
-          mark: mark(plate.piece, side),
-          plate,
-          at: side === 'right' ? mirror(at) : at,
-        }))
+      ? twins(plate).map((side) =>
+          placePlate(plate, at, pieceId(plate.id, side), mark(plate.piece, side), side),
+        )
       : [];
   });
-  return { nodes: Object.fromEntries(placed), pieces, plates: placedPlates, findings };
+  return {
+    nodes: Object.fromEntries(placed.nodes),
+    pieces,
+    plates: placedPlates,
+    findings: placingFindings(document, placed),
+  };
+}
+
+function placingFindings({ frame }: BuildDocument, { nodes, paths }: Placed): Finding[] {
+  const lost = frame.nodes.filter((node) => !nodes.has(node.id));
+  const memberIds = new Set(frame.members.map((member) => member.id));
+  const find = (
+    code: string,
+    ref: string,
+    values: Finding['values'],
+    severity: Finding['severity'] = 'stop',
+  ) => ({
+    code,
+    severity,
+    where: { station: 'tubes' as const, ref },
+    values,
+  });
+  return [
+    ...lost.flatMap((node) => {
+      const hosts = 'member' in node.anchor ? [node.anchor.member] : [];
+      const gone = hosts.some((id) => !memberIds.has(id));
+      return gone ? [find('node-host-gone', node.id, { node: node.name })] : [];
+    }),
+    ...frame.members.flatMap((member) => {
+      const path = paths.get(member.id);
+      if (!path) return [find('member-not-placed', member.id, { member: member.name })];
+      return path.tight.map(({ bend, fits }) =>
+        find('bend-no-room', member.id, {
+          member: member.name,
+          mark: String(member.piece),
+          bend: bend + 1,
+          radius: member.bends[bend]!.radius,
+          fits,
+        }),
+      );
+    }),
+    ...frame.plates.flatMap((plate) =>
+      nodes.has(plate.node) ? [] : [find('member-not-placed', plate.id, { member: plate.name })],
+    ),
+  ];
 }
 
 const twins = (part: { readonly mirrored: boolean }): readonly Side[] =>
   part.mirrored ? ['left', 'right'] : ['middle'];
+
 const mark = (piece: number, side: Side): string =>
   `${piece}${side === 'left' ? 'L' : side === 'right' ? 'R' : ''}`;
+
 /** A piece's id: its member's, with the side for a twin. */
 export const pieceId = (member: string, side: Side): string =>
   side === 'middle' ? member : `${member}:${side}`;
 
-function makePiece(member: Member, section: Section, side: Side, start: Vector, end: Vector): Piece {
-  const [a, b] = side === 'right' ? [mirror(start), mirror(end)] : [start, end];
-  const length = distance(a, b);
+function makePiece(member: Member, section: Section, supplied: boolean, side: Side, left: Path): Piece {
+  const path = side === 'right' ? mirroredPath(left) : left;
+  const across = (v: Vector): Vector => (side === 'right' ? mirror(v) : v);
+  const leftDirection = left.legs[0]!.direction;
+  const top = turn(uppermost(leftDirection), leftDirection, member.turn);
+  const last = path.legs.at(-1)!;
+  const density = findMaterial(member.material)?.density ?? 7850;
   return {
     id: pieceId(member.id, side),
     mark: mark(member.piece, side),
@@ -91,64 +141,22 @@ function makePiece(member: Member, section: Section, side: Side, start: Vector, 
     name: side === 'middle' ? member.name : `${member.name}, ${side}`,
     member,
     section,
-    start: a,
-    end: b,
-    direction: unit(subtract(b, a)),
-    length,
-    mass: tubeMass(section, length, findMaterial(member.material)?.density ?? 7850),
+    density,
+    supplied,
+    path,
+    start: path.legs[0]!.from,
+    end: pointOn(path, path.length).at,
+    direction: path.legs[0]!.direction,
+    endDirection: last.direction,
+    top: across(top),
+    endTop: across(carried(left, top, left.length)),
+    length: path.length,
+    mass: (uncutVolume(section, path.length) * density) / 1e9,
   };
 }
 
-/** Area x length x density, with the thick ends of a butted tube; kg. A taper keeps its wall. */
-function tubeMass(section: Section, length: number, density: number): number {
-  const areaAt = (wall: number, diameter: number) => roundTube(diameter, wall).area;
-  const body = areaAt(section.wall, section.diameter);
-  let volume = body * length;
-  for (const butt of section.butts ? [section.butts.start, section.butts.end] : []) {
-    volume +=
-      (areaAt(butt.wall, section.diameter) - body) * Math.min(length / 2, butt.length + butt.taper / 2);
-  }
-  if (section.taper) {
-    const middle = diameterAt(section, length, length - Math.min(section.taper.length, length) / 2);
-    volume -= (body - areaAt(section.wall, middle)) * Math.min(section.taper.length, length);
-  }
-  return (volume * density) / 1e9;
-}
-
-/** Node positions by id. A node whose anchor leads round in a circle, or nowhere, is left out. */
-function placeNodes(nodes: readonly Node[], members: readonly Member[], stance: Stance): Map<string, Vector> {
-  const nodeById = new Map(nodes.map((node) => [node.id, node]));
-  const memberById = new Map(members.map((member) => [member.id, member]));
-  const placed = new Map<string, Vector>();
-  const open = new Set<string>();
-
-  const place = (id: string): Vector | undefined => {
-    const known = placed.get(id);
-    const node = nodeById.get(id);
-    if (known || !node || open.has(id)) return known;
-    open.add(id);
-    const at = anchored(node);
-    open.delete(id);
-    if (at) placed.set(id, at);
-    return at;
-  };
-  const anchored = ({ anchor }: Node): Vector | undefined => {
-    if (anchor.on === 'fixed') return anchor.at;
-    if (anchor.on === 'stance') {
-      const point = stance.points[anchor.point];
-      return point && add(point, anchor.offset);
-    }
-    const host = memberById.get(anchor.member);
-    const start = host && place(host.nodes[0]);
-    const end = host && place(host.nodes[1]);
-    if (!start || !end || distance(start, end) < 1) return undefined;
-    const direction = unit(subtract(end, start));
-    const from =
-      anchor.from === 'start'
-        ? along(start, direction, anchor.distance)
-        : along(end, scale(direction, -1), anchor.distance);
-    return add(from, anchor.offset);
-  };
-  for (const node of nodes) place(node.id);
-  return placed;
+/** The side of a tube that looks up, or forward for an upright tube. */
+export function uppermost(direction: Vector): Vector {
+  const up = squareTo([0, 0, 1], direction);
+  return Math.hypot(...up) < 1e-6 ? unit(squareTo([1, 0, 0], direction)) : unit(up);
 }

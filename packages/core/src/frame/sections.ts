@@ -1,151 +1,35 @@
 import type { Section } from '../document/schema.js';
-import { INCH } from '../units/length.js';
 
-/** Round sections that are really sold [common practice, from memory]: outer diameter mm, then walls mm. */
-const METRIC_ROUND: readonly (readonly [diameter: number, ...walls: number[]])[] = [
-  [12, 0.8, 1.0],
-  [14, 0.7, 0.8, 1.0],
-  [16, 0.7, 0.8, 1.0, 1.5],
-  [19, 0.8, 0.9, 1.0, 1.5],
-  [20, 0.9, 1.0, 1.5, 2.0],
-  [22, 0.9, 1.0, 1.5],
-  [22.2, 0.8, 0.9, 1.0, 1.2],
-  [25, 1.0, 1.5, 2.0],
-  [25.4, 0.8, 0.9, 1.2, 1.6],
-  [28.6, 0.8, 0.9, 1.2, 1.6],
-  [30, 1.0, 1.5, 2.0],
-  [31.8, 0.8, 0.9, 1.2, 1.6],
-  [32, 1.0, 1.5, 1.6, 2.0],
-  [34.9, 0.8, 0.9, 1.2],
-  [35, 1.0, 1.5, 2.0],
-  [36, 1.1],
-  [38, 0.8, 1.0, 1.5, 1.6, 2.0],
-  [38.1, 0.9, 1.2, 1.6, 2.4],
-  [40, 3.5],
-  [41.3, 1.2, 1.6],
-  [42.4, 2.0, 2.6],
-  [44, 2.4],
-  [44.5, 0.9, 1.5, 2.0],
-  [45, 1.5, 2.0],
-  [48.3, 2.0, 2.6],
-  [50, 1.5, 2.0],
-  [50.8, 0.9, 1.6, 2.4],
-  [60.3, 2.0, 2.6],
-  [63.5, 1.6, 2.4],
-  [76.1, 2.0, 2.6],
-];
-const INCH_WALLS: readonly number[] = [0.028, 0.035, 0.049, 0.058, 0.065, 0.083, 0.095, 0.12, 0.134];
-/** Outer diameter in, name, and which of the walls above are usual (first index, last index). */
-const INCH_ROUND: readonly (readonly [inches: number, name: string, first: number, last: number])[] = [
-  [0.5, '1/2', 0, 4],
-  [0.625, '5/8', 0, 4],
-  [0.75, '3/4', 0, 5],
-  [0.875, '7/8', 0, 5],
-  [1, '1', 0, 7],
-  [1.125, '1 1/8', 0, 6],
-  [1.25, '1 1/4', 0, 7],
-  [1.375, '1 3/8', 1, 6],
-  [1.5, '1 1/2', 1, 8],
-  [1.625, '1 5/8', 1, 8],
-  [1.75, '1 3/4', 1, 8],
-  [2, '2', 1, 8],
-  [2.5, '2 1/2', 4, 8],
-  [3, '3', 4, 8],
-];
-/** Butted bicycle tubes: diameter, thick and thin wall, length of the long and the short thick end, length as sold. */
-const BUTTED: readonly (readonly [
-  diameter: number,
-  thick: number,
-  thin: number,
-  long: number,
-  short: number,
-  sold: number,
-])[] = [
-  [25.4, 0.8, 0.5, 105, 95, 600],
-  [28.6, 0.8, 0.5, 105, 95, 600],
-  [28.6, 0.8, 0.5, 130, 110, 650],
-  [31.8, 0.8, 0.5, 110, 95, 650],
-  [31.8, 0.8, 0.5, 140, 120, 720],
-  [34.9, 0.8, 0.5, 80, 70, 720],
-  [34.9, 0.8, 0.5, 140, 120, 740],
-  [38.1, 0.9, 0.6, 140, 120, 750],
-];
-const TAPER_OUT = 45;
-/** Tapered stays: diameter, wall, small end, taper length. */
-const TAPERED: readonly (readonly [diameter: number, wall: number, small: number, length: number])[] = [
-  [19, 0.8, 14, 220],
-  [22.2, 0.8, 14, 240],
-  [14, 0.8, 12, 200],
-  [16, 0.8, 12, 220],
-];
+/** Outer size of a section, mm: across and up. */
+export interface Size {
+  readonly width: number;
+  readonly height: number;
+}
 
-const thick = (wall: number, length: number) => ({ wall, length, taper: TAPER_OUT });
-const metric: readonly Section[] = METRIC_ROUND.flatMap(([diameter, ...walls]) =>
-  walls.map((wall): Section => ({
-    id: `round-${diameter}x${wall}`,
-    name: `${diameter} × ${wall}`,
-    shape: 'round',
-    diameter,
-    wall,
-  })),
-);
-const inch: readonly Section[] = INCH_ROUND.flatMap(([inches, name, first, last]) =>
-  INCH_WALLS.slice(first, last + 1).map((wall): Section => ({
-    id: `round-${name.replace(' ', '-').replace('/', '_')}in-x${wall}in`,
-    name: `${name} × ${wall.toFixed(3).slice(1)} in`,
-    shape: 'round',
-    diameter: inches * INCH,
-    wall: wall * INCH,
-  })),
-);
-const butted: readonly Section[] = BUTTED.flatMap(([diameter, outer, middle, long, short, sold]) => [
-  {
-    id: `butted-${diameter}x${outer}-${middle}-${sold}`,
-    name: `${diameter} × ${outer}/${middle}/${outer}, ${sold} long`,
-    shape: 'round' as const,
-    diameter,
-    wall: middle,
-    butts: { start: thick(outer, long), end: thick(outer, short), soldLength: sold },
-  },
-]);
-const singleButted: readonly Section[] = [
-  {
-    id: 'butted-28.6x0.9-0.6-600',
-    name: '28.6 × 0.9/0.6/0.9, 600 long',
-    shape: 'round',
-    diameter: 28.6,
-    wall: 0.6,
-    butts: { start: thick(0.9, 160), end: { wall: 0.9, length: 110, taper: TAPER_OUT }, soldLength: 600 },
-  },
-];
-const tapered: readonly Section[] = TAPERED.map(([diameter, wall, small, length]) => ({
-  id: `tapered-${diameter}-${small}x${wall}`,
-  name: `${diameter} to ${small} × ${wall}`,
-  shape: 'round',
-  diameter,
-  wall,
-  taper: { diameter: small, length },
-}));
+/** Outer size of a section at a distance from the member's start, given the member's length; mm. */
+export function sizeAt(section: Section, memberLength: number, fromStart: number): Size {
+  if (section.shape !== 'round') return section;
+  if (section.ovalEnd) {
+    const { width, height, length } = section.ovalEnd;
+    const share = Math.min(1, Math.max(0, memberLength - fromStart) / length);
+    const { diameter } = section;
+    return { width: width + (diameter - width) * share, height: height + (diameter - height) * share };
+  }
+  const diameter = diameterAt(section, memberLength, fromStart);
+  return { width: diameter, height: diameter };
+}
 
-/** The shipped library, in groups for a list to pick from. */
-export const SECTION_LIBRARY: readonly { readonly group: string; readonly sections: readonly Section[] }[] = [
-  { group: 'Butted', sections: [...butted, ...singleButted] },
-  { group: 'Tapered stays', sections: tapered },
-  { group: 'Round, metric', sections: metric },
-  { group: 'Round, inch', sections: inch },
-];
+/** The larger outer size of a section, mm. */
+export const acrossOf = (section: Section): number =>
+  section.shape === 'round' ? section.diameter : Math.max(section.width, section.height);
 
-const BY_ID = new Map(
-  SECTION_LIBRARY.flatMap(({ sections }) => sections).map((section) => [section.id, section]),
-);
-
-export const findSection = (id: string): Section | undefined => BY_ID.get(id);
-
-/** @throws RangeError when the shipped library has no such section: a fault in a pattern, not in what a user typed. */
-export function librarySection(id: string): Section {
-  const section = findSection(id);
-  if (!section) throw new RangeError(`No section ${id} in the library.`);
-  return section;
+/** Outer diameter at a distance from the member's start, given its length; the larger size of one that is not round; mm. */
+export function diameterAt(section: Section, memberLength: number, fromStart: number): number {
+  if (section.shape !== 'round') return acrossOf(section);
+  if (!section.taper) return section.diameter;
+  const fromEnd = Math.max(0, memberLength - fromStart);
+  const share = Math.min(1, fromEnd / section.taper.length);
+  return section.taper.diameter + (section.diameter - section.taper.diameter) * share;
 }
 
 /** Area in mm2 and second moment in mm4 of a round tube; source: pi/4 (D2 - d2) and pi/64 (D4 - d4). */
@@ -157,10 +41,50 @@ export function roundTube(diameter: number, wall: number): { area: number; secon
   };
 }
 
-/** Outer diameter of a member at a distance back from its end node, given its length; mm. */
-export function diameterAt(section: Section, memberLength: number, fromStart: number): number {
-  if (!section.taper) return section.diameter;
-  const fromEnd = Math.max(0, memberLength - fromStart);
-  const share = Math.min(1, fromEnd / section.taper.length);
-  return section.taper.diameter + (section.diameter - section.taper.diameter) * share;
+/** Area mm2, and second moments mm4 for bending up and down and for bending sideways. */
+export interface SectionProperties {
+  readonly area: number;
+  readonly upright: number;
+  readonly sideways: number;
 }
+
+/** Properties of a section in its plain middle part. */
+export function propertiesOf(section: Section): SectionProperties {
+  if (section.shape === 'round') {
+    const { area, secondMoment } = roundTube(section.diameter, section.wall);
+    return { area, upright: secondMoment, sideways: secondMoment };
+  }
+  const { width, height, wall } = section;
+  const solid = section.shape === 'oval' ? ellipse : roundedBox(section.corner);
+  const hole = section.shape === 'oval' ? ellipse : roundedBox(Math.max(0, section.corner - wall));
+  const outside = solid(width, height);
+  const inside = hole(Math.max(0, width - 2 * wall), Math.max(0, height - 2 * wall));
+  return {
+    area: outside.area - inside.area,
+    upright: outside.upright - inside.upright,
+    sideways: outside.sideways - inside.sideways,
+  };
+}
+
+/** Source: pi/4 ab and pi/64 b h3, any strength-of-materials text. The hole of an even wall is an ellipse to 0.5 %. */
+const ellipse = (width: number, height: number): SectionProperties => ({
+  area: (Math.PI / 4) * width * height,
+  upright: (Math.PI / 64) * width * height ** 3,
+  sideways: (Math.PI / 64) * height * width ** 3,
+});
+
+/** A rectangle less its four corners: each a square of side r without its quarter circle (parallel-axis rule). */
+const roundedBox =
+  (r: number) =>
+  (width: number, height: number): SectionProperties => {
+    const corner = (1 - Math.PI / 4) * r ** 2;
+    // Centroid of what is missing from a corner, from the square's outer sides; and its second moment about itself.
+    const from = r > 0 ? ((10 - 3 * Math.PI) / (12 - 3 * Math.PI)) * r : 0;
+    const own = (1 / 3 - Math.PI / 16 - 1 / (9 * (4 - Math.PI))) * r ** 4;
+    const about = (half: number) => 4 * (own + corner * (half - from) ** 2);
+    return {
+      area: width * height - 4 * corner,
+      upright: (width * height ** 3) / 12 - about(height / 2),
+      sideways: (height * width ** 3) / 12 - about(width / 2),
+    };
+  };

@@ -1,66 +1,153 @@
 import { along, cross, dot, squareTo, subtract, unit, type Vector } from '../vector/vector.js';
-
-/** An unending round host: a point on its axis, the axis, the radius; and the stretch of axis that is really there. */
-export interface HostCylinder {
-  readonly point: Vector;
-  readonly axis: Vector;
-  readonly radius: number;
-  readonly length: number;
-}
-
-export interface Hit {
-  /** Distance along the ray to the first surface. */
-  readonly at: number;
-  /** Whether the host is really there, and does not end before. */
-  readonly within: boolean;
-}
-
-/** The wall of the tube that is cut: rays run along `outward`, from a circle round `centre`. */
-export interface Wall {
-  readonly centre: Vector;
-  readonly outward: Vector;
-  /** Unit vectors square to `outward`: towards the match line, and outward x that. */
-  readonly side: Vector;
-  readonly across: Vector;
-}
-
-/** The first surface of a host met by the wall line at `radius` and an angle (its cosine and sine), or undefined. */
-export type Cast = (radius: number, cosine: number, sine: number, behind: number) => Hit | undefined;
+import { castAtTorus } from './castTorus.js';
+import type { Cast, Lines, Wall } from './lines.js';
+import type { Cone, Cylinder, OvalCylinder, Prism, Surface } from './surfaces.js';
 
 /**
- * Casts wall lines at one host. A cope casts hundreds of them, so everything that does not depend on the line is worked
- * out once, in the wall's own frame; what is left is a dozen multiplications and a root.
- * A surface further back than `behind` (a distance along the ray) is not met: the tube's body begins there.
- * Source: ray and cylinder, plane trigonometry square to the host's axis.
+ * Casts wall lines at one surface. A cope casts hundreds of them, so everything that does not depend on the line is worked
+ * out once, in the wall's own frame, and all lines are cast in one loop: a dozen multiplications and a root each.
  */
-export function caster(host: HostCylinder, wall: Wall): Cast {
-  const slope = dot(wall.outward, host.axis);
-  const sine2 = 1 - slope * slope;
+export function caster(surface: Surface, wall: Wall): Cast {
+  switch (surface.shape) {
+    case 'cylinder':
+    case 'cone':
+      return atCone(surface, wall);
+    case 'oval':
+      return atOval(surface, wall);
+    case 'prism':
+      return atPrism(surface, wall);
+    case 'torus':
+      return castAtTorus(surface, wall);
+  }
+}
+
+/** A line that passes a surface by less than this still touches it: tubes of one size meet at a tangent. Of radius squared; mm. */
+const GRAZE = 1e-9;
+const TOUCH = 1e-6;
+
+/** Keeps a distance if the surface is there, or carried on there; the station counts along the host from its start. */
+function keep(
+  { behind, real, beyond }: Lines,
+  line: number,
+  at: number,
+  station: number,
+  { length, openStart, openEnd }: Exclude<Surface, { shape: 'torus' }>,
+): void {
+  if (at < behind) return;
+  if (station < -1e-9) {
+    if (openStart && at < beyond[line]!) beyond[line] = at;
+  } else if (station > length + 1e-9) {
+    if (openEnd && at < beyond[line]!) beyond[line] = at;
+  } else if (at < real[line]!) real[line] = at;
+}
+
+/** Source: ray and cone (or cylinder), a quadratic in the distance along the ray. */
+function atCone(host: Cylinder | Cone, wall: Wall): Cast {
+  const grow = host.shape === 'cone' ? host.slope : 0;
+  const rise = dot(wall.outward, host.axis);
+  // With the radius growing by g per length, |w|^2 - (w.h)^2 = (R + g w.h)^2.
+  const k = 1 + grow * grow;
+  const squared = 1 - k * rise * rise;
   const away = subtract(wall.centre, host.point);
-  const rise = {
-    centre: dot(away, host.axis),
-    side: dot(wall.side, host.axis),
-    across: dot(wall.across, host.axis),
+  const height0 = dot(away, host.axis);
+  const heightU = dot(wall.side, host.axis);
+  const heightV = dot(wall.across, host.axis);
+  const radius = host.radius;
+  const half0 = dot(away, wall.outward) - grow * radius * rise;
+  const fromU = 2 * dot(away, wall.side);
+  const fromV = 2 * dot(away, wall.across);
+  const rest0 = dot(away, away) - radius * radius;
+  const growth = 2 * grow * radius;
+  const graze = GRAZE * radius * radius;
+  return (lines) => {
+    if (squared < 1e-12) return;
+    const { u: us, v: vs, count } = lines;
+    for (let line = 0; line < count; line += 1) {
+      const u = us[line]!;
+      const v = vs[line]!;
+      const height = height0 + u * heightU + v * heightV;
+      const half = half0 - k * height * rise;
+      const rest = rest0 + u * (fromU + u) + v * (fromV + v) - height * (k * height + growth);
+      const square = half * half - squared * rest;
+      if (square < -graze) continue;
+      const at = (-half - (square > 0 ? Math.sqrt(square) : 0)) / squared;
+      keep(lines, line, at, height + at * rise, host);
+    }
   };
-  const from = {
-    outward: dot(away, wall.outward),
-    side: dot(away, wall.side),
-    across: dot(away, wall.across),
+}
+
+/** A host's own flat frame: where the wall's centre, its two sides and its outward axis lie along the host's directions. */
+function inHost(host: Prism | OvalCylinder, wall: Wall) {
+  const side = cross(host.axis, host.top);
+  const away = subtract(wall.centre, host.point);
+  const of = (direction: Vector) => ({
+    centre: dot(away, direction),
+    u: dot(wall.side, direction),
+    v: dot(wall.across, direction),
+    out: dot(wall.outward, direction),
+  });
+  return { x: of(host.top), y: of(side), z: of(host.axis) };
+}
+
+/** Source: ray and ellipse, a quadratic after both are scaled to a circle. */
+function atOval(host: OvalCylinder, wall: Wall): Cast {
+  const { x, y, z } = inHost(host, wall);
+  const [a, b] = [host.halfHeight, host.halfWidth];
+  const [dx, dy] = [x.out / a, y.out / b];
+  const squared = dx * dx + dy * dy;
+  return (lines) => {
+    if (squared < 1e-15) return;
+    for (let line = 0; line < lines.count; line += 1) {
+      const u = lines.u[line]!;
+      const v = lines.v[line]!;
+      const px = (x.centre + u * x.u + v * x.v) / a;
+      const py = (y.centre + u * y.u + v * y.v) / b;
+      const half = px * dx + py * dy;
+      const square = half * half - squared * (px * px + py * py - 1);
+      if (square < -GRAZE * squared) continue;
+      const at = (-half - Math.sqrt(Math.max(0, square))) / squared;
+      keep(lines, line, at, z.centre + u * z.u + v * z.v + at * z.out, host);
+    }
   };
-  const constant = dot(away, away) - host.radius * host.radius;
-  return (radius, cosine, sine, behind) => {
-    if (sine2 < 1e-12) return undefined;
-    const c = radius * cosine;
-    const s = radius * sine;
-    const height = rise.centre + c * rise.side + s * rise.across;
-    const half = from.outward - height * slope;
-    const rest = constant + 2 * (c * from.side + s * from.across) + radius * radius - height * height;
-    const square = half * half - sine2 * rest;
-    if (square < 0) return undefined;
-    const at = (-half - Math.sqrt(square)) / sine2;
-    if (at < behind) return undefined;
-    const station = height + at * slope;
-    return { at, within: station >= -1e-9 && station <= host.length + 1e-9 };
+}
+
+/** Source: ray and rounded rectangle: its four faces where they are flat, its corners as quarter circles. */
+function atPrism(host: Prism, wall: Wall): Cast {
+  const { x, y, z } = inHost(host, wall);
+  const { halfHeight: a, halfWidth: b } = host;
+  const r = Math.min(host.corner, a, b);
+  const dx = x.out;
+  const dy = y.out;
+  const squared = dx * dx + dy * dy;
+  return (lines) => {
+    if (squared < 1e-15) return;
+    for (let line = 0; line < lines.count; line += 1) {
+      const u = lines.u[line]!;
+      const v = lines.v[line]!;
+      const px = x.centre + u * x.u + v * x.v;
+      const py = y.centre + u * y.u + v * y.v;
+      let at = Infinity;
+      if (Math.abs(dx) > 1e-12) {
+        const t = ((dx > 0 ? -a : a) - px) / dx;
+        if (Math.abs(py + t * dy) <= b - r + TOUCH) at = t;
+      }
+      if (Math.abs(dy) > 1e-12) {
+        const t = ((dy > 0 ? -b : b) - py) / dy;
+        if (t < at && Math.abs(px + t * dx) <= a - r + TOUCH) at = t;
+      }
+      for (let corner = 0; r > 0 && corner < 4; corner += 1) {
+        const sx = corner & 1 ? 1 : -1;
+        const sy = corner & 2 ? 1 : -1;
+        const ox = px - sx * (a - r);
+        const oy = py - sy * (b - r);
+        const half = ox * dx + oy * dy;
+        const square = half * half - squared * (ox * ox + oy * oy - r * r);
+        if (square < -GRAZE * r * r) continue;
+        const t = (-half - Math.sqrt(Math.max(0, square))) / squared;
+        if (t < at && sx * (ox + t * dx) >= -TOUCH && sy * (oy + t * dy) >= -TOUCH) at = t;
+      }
+      if (at < Infinity) keep(lines, line, at, z.centre + u * z.u + v * z.v + at * z.out, host);
+    }
   };
 }
 
@@ -76,7 +163,11 @@ export interface Crossing {
 }
 
 /** How a tube's end stands to one host's axis. Undefined when the two are parallel. */
-export function crossing(node: Vector, outward: Vector, host: HostCylinder): Crossing | undefined {
+export function crossing(
+  node: Vector,
+  outward: Vector,
+  host: { readonly point: Vector; readonly axis: Vector },
+): Crossing | undefined {
   const slope = dot(outward, host.axis);
   const sine = 1 - slope * slope;
   if (sine < 1e-9) return undefined;

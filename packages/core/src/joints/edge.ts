@@ -1,23 +1,35 @@
+import { WALL_LINES, type Outline } from '../frame/outline.js';
+import { leastBetween } from '../numeric/golden.js';
 import { toRadians } from '../units/angle.js';
-import { caster, type HostCylinder } from './cast.js';
-import { along, cross, type Vector } from '../vector/vector.js';
+import {
+  add,
+  along,
+  cross,
+  distance,
+  dot,
+  length,
+  scale,
+  squareTo,
+  subtract,
+  type Vector,
+} from '../vector/vector.js';
+import { caster } from './cast.js';
+import type { Wall } from './lines.js';
+import type { Surface } from './surfaces.js';
 
-/** Wall lines per turn: one a degree. */
-export const WALL_LINES = 360;
-const COSINES = Array.from({ length: WALL_LINES }, (_, degrees) => Math.cos(toRadians(degrees)));
-const SINES = Array.from({ length: WALL_LINES }, (_, degrees) => Math.sin(toRadians(degrees)));
+export { WALL_LINES } from '../frame/outline.js';
 
 export interface Extreme {
   /** Along the outward axis from the cutter centre; mm, negative towards the tube's body. */
   readonly at: number;
-  /** Angle from the match line, right-handed about the outward axis; degrees. */
+  /** Wall line, from the match line, right-handed about the outward axis; of a round tube its angle in degrees. */
   readonly angle: number;
 }
-/** The edge of a cut end, unrolled: one value a degree from the match line, right-handed about the outward axis. */
+/** The edge of a cut end, unrolled: one value a wall line from the match line, right-handed about the outward axis. */
 export interface Edge {
-  /** Where each outer wall line ends, along the outward axis from the cutter centre; null where it misses every host. */
-  readonly outer: readonly (number | null)[];
-  readonly inner: readonly (number | null)[];
+  /** Where each outer wall line ends, along the outward axis from the cutter centre; NaN where it misses every host. */
+  readonly outer: readonly number[];
+  readonly inner: readonly number[];
   readonly longest: Extreme;
   readonly shortest: Extreme;
   /** Outer wall lines that meet no host at all. */
@@ -32,120 +44,181 @@ export interface EdgeInput {
   readonly outward: Vector;
   /** Unit vector from the axis to the match line. */
   readonly matchSide: Vector;
-  readonly outerRadius: number;
-  readonly innerRadius: number;
-  readonly hosts: readonly HostCylinder[];
+  readonly outline: Outline;
+  readonly surfaces: readonly Surface[];
   /** How far back from the centre the tube's body reaches; a surface further back cannot end it. */
   readonly body: number;
 }
 
+/** Room to cast the lines of one end in: used again and again, and never handed out. */
+const real = new Float64Array(WALL_LINES);
+const beyond = new Float64Array(WALL_LINES);
+const oneU = new Float64Array(1);
+const oneV = new Float64Array(1);
+
 /**
  * The one casting rule: each wall line runs out of the tube's body until it meets the first host surface.
- * Exact for round hosts of any number, angle and offset.
+ * Exact for round, oval and rectangular hosts, straight, tapered or bent, of any number, angle and offset.
+ * Where the hosts lie alike on both sides of the match line, one side is cast and the other is its mirror.
  */
-export function castEdge(input: EdgeInput): Edge {
-  const wall = {
-    centre: input.centre,
-    outward: input.outward,
-    side: input.matchSide,
-    across: cross(input.outward, input.matchSide),
-  };
-  const casters = input.hosts.map((host) => caster(host, wall));
-  let pastHostEnd = 0;
-  const wallLine = (radius: number, cosine: number, sine: number, count: boolean): number | null => {
-    let real: number | null = null;
-    let beyond: number | null = null;
-    for (const cast of casters) {
-      const hit = cast(radius, cosine, sine, -input.body);
-      if (!hit) continue;
-      if (hit.within) real = real === null ? hit.at : Math.min(real, hit.at);
-      else beyond = beyond === null ? hit.at : Math.min(beyond, hit.at);
+export function castEdge({ centre, outward, matchSide, outline, surfaces, body }: EdgeInput): Edge {
+  const wall = { centre, outward, side: matchSide, across: cross(outward, matchSide) };
+  const casters = surfaces.flatMap((surface) =>
+    reaches(surface, wall, outline.reach) ? caster(surface, wall) : [],
+  );
+  const behind = -body;
+  const alike = surfaces.every((surface) => isHalved(surface, wall));
+  const count = alike ? WALL_LINES / 2 + 1 : WALL_LINES;
+  const cast = (u: Float64Array, v: Float64Array, lines: number): void => {
+    for (let line = 0; line < lines; line += 1) {
+      real[line] = Infinity;
+      beyond[line] = Infinity;
     }
-    if (count && real === null && beyond !== null) pastHostEnd += 1;
-    return real ?? beyond;
+    const job = { u, v, count: lines, behind, real, beyond };
+    for (const each of casters) each(job);
   };
-  const outer = everyDegree((degrees) =>
-    wallLine(input.outerRadius, COSINES[degrees]!, SINES[degrees]!, true),
-  );
-  const inner = everyDegree((degrees) =>
-    wallLine(input.innerRadius, COSINES[degrees]!, SINES[degrees]!, false),
-  );
-  const at = (degrees: number) =>
-    wallLine(input.outerRadius, Math.cos(toRadians(degrees)), Math.sin(toRadians(degrees)), false);
+  let missed = 0;
+  let pastHostEnd = 0;
+  const take = (counted: boolean): number[] => {
+    const values = new Array<number>(WALL_LINES);
+    for (let line = 0; line < WALL_LINES; line += 1) {
+      const from = line < count ? line : WALL_LINES - line;
+      const there = real[from]! < Infinity;
+      const value = there ? real[from]! : beyond[from]! < Infinity ? beyond[from]! : NaN;
+      values[line] = value;
+      if (!counted) continue;
+      if (Number.isNaN(value)) missed += 1;
+      else if (!there) pastHostEnd += 1;
+    }
+    return values;
+  };
+  cast(outline.innerU, outline.innerV, count);
+  const inner = take(false);
+  cast(outline.u, outline.v, count);
+  const outer = take(true);
+  const at = (line: number): number => {
+    [oneU[0], oneV[0]] = lineAt(outline, line);
+    cast(oneU, oneV, 1);
+    return real[0]! < Infinity ? real[0]! : beyond[0]! < Infinity ? beyond[0]! : NaN;
+  };
   return {
     outer,
     inner,
     longest: extreme(outer, at, 1),
     shortest: extreme(outer, at, -1),
-    missed: outer.filter((value) => value === null).length,
+    missed,
     pastHostEnd,
   };
 }
 
+/** Whether any wall line of a tube of some radius, carried on for ever, can come near a bend. */
+function reaches(surface: Surface, { centre, outward }: Wall, radius: number): boolean {
+  if (surface.shape !== 'torus') return true;
+  const { arc } = surface;
+  const middle = scale(add(arc.from, arc.to), 0.5);
+  const away = squareTo(subtract(middle, centre), outward);
+  const sagitta = arc.radius * (1 - Math.cos(toRadians(Math.min(180, arc.angle) / 2)));
+  const ball = Math.hypot(distance(arc.from, middle), sagitta) + surface.radius;
+  return length(away) <= ball + radius;
+}
+
+/** Whether a surface lies alike on both sides of the plane through a tube's axis and its match line. */
+function isHalved(surface: Surface, { centre, across }: Wall): boolean {
+  const square = (v: Vector) => Math.abs(dot(v, across)) < FLAT;
+  if (surface.shape === 'torus')
+    return (
+      Math.abs(dot(subtract(surface.arc.centre, centre), across)) < FLAT * surface.arc.radius &&
+      Math.abs(dot(surface.arc.axis, across)) > 1 - FLAT
+    );
+  const inPlane = Math.abs(dot(subtract(surface.point, centre), across)) < FLAT * (1 + surface.length);
+  if (!inPlane || !square(surface.axis)) return false;
+  return !('top' in surface) || square(surface.top) || Math.abs(dot(surface.top, across)) > 1 - FLAT;
+}
+const FLAT = 1e-10;
+
 /** A square cut at a distance along the outward axis. */
 export function squareEdge(at: number): Edge {
-  const line = everyDegree(() => at);
+  const line = new Array<number>(WALL_LINES).fill(at);
+  const extreme = { at, angle: 0 };
+  return { outer: line, inner: line, longest: extreme, shortest: extreme, missed: 0, pastHostEnd: 0 };
+}
+
+/** A cut in one plane through the centre; its normal given along the outward axis, the match line and across. */
+export function planarEdge(outline: Outline, normal: Vector, at: number): Edge {
+  const [a, nu, nv] = normal;
+  const line = (u: number, v: number) => at - (u * nu + v * nv) / a;
+  const outer = Array.from(outline.u, (u, index) => line(u, outline.v[index]!));
+  const inner = Array.from(outline.innerU, (u, index) => line(u, outline.innerV[index]!));
+  const of = (index: number) => line(...lineAt(outline, index));
   return {
-    outer: line,
-    inner: line,
-    longest: { at, angle: 0 },
-    shortest: { at, angle: 0 },
+    outer,
+    inner,
+    longest: extreme(outer, of, 1),
+    shortest: extreme(outer, of, -1),
     missed: 0,
     pastHostEnd: 0,
   };
 }
 
-function everyDegree<T>(at: (degrees: number) => T): T[] {
-  // A counted loop: Array.from is several times slower, and this runs for every wall line of every end.
-  const values = new Array<T>(WALL_LINES);
-  for (let degrees = 0; degrees < WALL_LINES; degrees += 1) values[degrees] = at(degrees);
-  return values;
+/** Where a wall line between the sampled ones runs; on a round tube exactly. */
+function lineAt(outline: Outline, line: number): [u: number, v: number] {
+  const low = Math.floor(line);
+  const [a, b] = [(low + WALL_LINES) % WALL_LINES, (low + 1 + WALL_LINES) % WALL_LINES];
+  const radius = outline.u[0]!;
+  if (outline.round) {
+    const angle = toRadians(line);
+    return [radius * Math.cos(angle), radius * Math.sin(angle)];
+  }
+  const share = line - low;
+  const mixed = (values: Float64Array) => values[a]! + (values[b]! - values[a]!) * share;
+  return [mixed(outline.u), mixed(outline.v)];
 }
 
-/** The largest (sign 1) or smallest (-1) value, found between the sampled lines by golden section; good to 1e-6 mm. */
-function extreme(
-  samples: readonly (number | null)[],
-  at: (degrees: number) => number | null,
-  sign: 1 | -1,
-): Extreme {
+/** Degrees to which an extreme is found: its height is then good to 1e-6 mm where smooth, to 1e-3 at the corner of two hosts. */
+const EXTREME_TO = 2e-3;
+
+/** The largest (sign 1) or smallest (-1) value, between the sampled lines too: by a parabola where the edge is smooth, else by golden section. */
+function extreme(samples: readonly number[], at: (line: number) => number, sign: 1 | -1): Extreme {
   let best = -1;
   samples.forEach((value, index) => {
-    if (value !== null && (best < 0 || sign * value > sign * samples[best]!)) best = index;
+    if (!Number.isNaN(value) && (best < 0 || sign * value > sign * samples[best]! + 1e-9)) best = index;
   });
   if (best < 0) return { at: 0, angle: 0 };
-  const ratio = (Math.sqrt(5) - 1) / 2;
-  const score = (degrees: number) => {
-    const value = at(degrees);
-    return value === null ? -Infinity : sign * value;
+  const smooth = parabola(samples, best);
+  if (smooth) return { at: smooth.at, angle: (best + smooth.off + WALL_LINES) % WALL_LINES };
+  const score = (line: number) => {
+    const value = at(line);
+    return Number.isNaN(value) ? Infinity : -sign * value;
   };
-  let low = best - 1;
-  let high = best + 1;
-  while (high - low > 1e-5) {
-    const left = high - ratio * (high - low);
-    const right = low + ratio * (high - low);
-    if (score(left) > score(right)) high = right;
-    else low = left;
-  }
-  const angle = (low + high) / 2;
+  const angle = leastBetween(score, best - 1, best + 1, EXTREME_TO);
   const value = at(angle);
   const sampled = samples[best]!;
-  const better = value !== null && sign * value > sign * sampled;
+  const better = sign * value > sign * sampled;
   return better ? { at: value, angle: (angle + WALL_LINES) % WALL_LINES } : { at: sampled, angle: best };
 }
 
-/** The edge's point in space at a whole degree; for drawing and for checks. */
+/**
+ * The top of the parabola through a sample and its neighbours, where the edge bends evenly there; its height is then good
+ * to 1e-6 mm. Undefined at the corner of two hosts, at the rim of a miss, and where the edge is straight.
+ */
+function parabola(samples: readonly number[], best: number): { at: number; off: number } | undefined {
+  const value = (step: number) => samples[(best + step + WALL_LINES) % WALL_LINES]!;
+  const bend = (step: number) => value(step - 1) - 2 * value(step) + value(step + 1);
+  const [before, here, after] = [bend(-1), bend(0), bend(1)];
+  if (!(Math.abs(here) > 1e-6 && Math.abs(before - here) + Math.abs(after - here) < EVEN * Math.abs(here)))
+    return undefined;
+  const slope = (value(1) - value(-1)) / 2;
+  const off = -slope / here;
+  return Math.abs(off) <= 1 ? { at: value(0) - (slope * slope) / (2 * here), off } : undefined;
+}
+const EVEN = 0.002;
+
+/** The edge's point in space on a wall line; for drawing and for checks. */
 export function edgePoint(
-  input: Pick<EdgeInput, 'centre' | 'outward' | 'matchSide'>,
-  radius: number,
-  degrees: number,
+  { centre, outward, matchSide }: Pick<EdgeInput, 'centre' | 'outward' | 'matchSide'>,
+  u: number,
+  v: number,
   at: number,
 ): Vector {
-  const angle = toRadians(degrees);
-  const across = cross(input.outward, input.matchSide);
-  const wall = along(
-    along(input.centre, input.matchSide, radius * Math.cos(angle)),
-    across,
-    radius * Math.sin(angle),
-  );
-  return along(wall, input.outward, at);
+  return along(along(along(centre, matchSide, u), cross(outward, matchSide), v), outward, at);
 }

@@ -1,9 +1,25 @@
-import type { End } from '../document/schema.js';
-import { pieceId, type Piece } from '../frame/frame.js';
-import { diameterAt } from '../frame/sections.js';
-import { add, cross, dot, scale, squareTo, unit, type Vector } from '../vector/vector.js';
-import { crossing, type Crossing, type HostCylinder } from './cast.js';
-import { castEdge, squareEdge, type Edge } from './edge.js';
+import type { End, Host } from '../document/schema.js';
+import { pieceId, type Frame, type Piece, type PlacedPlate } from '../frame/frame.js';
+import { outlineOf, type Outline } from '../frame/outline.js';
+import { carried } from '../frame/path.js';
+import { acrossOf, sizeAt } from '../frame/sections.js';
+import { toDegrees } from '../units/angle.js';
+import {
+  add,
+  along,
+  cross,
+  distance,
+  dot,
+  scale,
+  squareTo,
+  subtract,
+  unit,
+  type Vector,
+} from '../vector/vector.js';
+import { crossing, type Crossing } from './cast.js';
+import { castEdge, planarEdge, squareEdge, type Edge } from './edge.js';
+import { planeOf, sawOf, type SawAngles } from './planar.js';
+import { awayFrom, axisNear, cutterFor, surfacesNear, surfacesOf, type Surface } from './surfaces.js';
 
 export type EndName = 'start' | 'end';
 
@@ -22,10 +38,16 @@ export interface EndCut {
   readonly offSquare: number;
   /** Distance between the two centre lines. */
   readonly offset: number;
+  /** Zero where no round cutter makes the cut. */
   readonly cutterDiameter: number;
+  /** Size of the first host across, of whatever shape. */
+  readonly hostAcross: number;
   readonly outerDiameter: number;
   readonly wall: number;
+  readonly outline: Outline;
   readonly edge: Edge;
+  /** Saw settings, where the cut lies in one plane. */
+  readonly saw?: SawAngles;
   /** Longest less shortest point of the outer edge. */
   readonly depth: number;
   /** Where this end's acute side lies, from the tube's match line, right-handed about the outward axis; -180 to 180. */
@@ -36,93 +58,226 @@ export interface EndCut {
   readonly centre: Vector;
   readonly outward: Vector;
   readonly matchSide: Vector;
-  /** Station of the cutter centre along the piece from its start node. */
+  /** Station of the cutter centre along the piece's centre line from its start node. */
   readonly station: number;
+  /** Straight tube behind the cutter centre, before the first bend. */
+  readonly straight: number;
   /** The axes run side by side, or a named host is not there. */
   readonly impossible: boolean;
 }
 
+/** What ends are cut against: pieces and plates by id. */
+export interface Surroundings {
+  readonly pieces: ReadonlyMap<string, Piece>;
+  readonly plates: ReadonlyMap<string, PlacedPlate>;
+  readonly surfaces: (piece: Piece) => readonly Surface[];
+}
+
+export function surroundingsOf({ pieces, plates }: Frame): Surroundings {
+  const known = new Map<Piece, readonly Surface[]>();
+  return {
+    pieces: new Map(pieces.map((piece) => [piece.id, piece])),
+    plates: new Map(plates.map((plate) => [plate.id, plate])),
+    surfaces: (piece) => {
+      let surfaces = known.get(piece);
+      if (!surfaces) known.set(piece, (surfaces = surfacesOf(piece)));
+      return surfaces;
+    },
+  };
+}
+
+/** The piece that a reference to a host means, for a piece on a side; undefined where there is none. */
+export function hostPiece(
+  host: Host,
+  side: Piece['side'],
+  pieces: ReadonlyMap<string, Piece>,
+): Piece | undefined {
+  const wanted = host.side === 'same' ? side : host.side;
+  return pieces.get(pieceId(host.member, wanted)) ?? pieces.get(host.member);
+}
+
+/** The plate, or the twin of it, that an end at a node reaches: its own side's, else the nearest. */
+export function plateFor(
+  { side }: Piece,
+  node: Vector,
+  plateId: string,
+  plates: ReadonlyMap<string, PlacedPlate>,
+): PlacedPlate | undefined {
+  const own = plates.get(pieceId(plateId, side));
+  if (own) return own;
+  const twins = [...plates.values()].filter(({ plate }) => plate.id === plateId);
+  return twins.sort((a, b) => distance(a.at, node) - distance(b.at, node))[0];
+}
+
+/** Every piece that one end's cut depends on. */
+export function hostsOf(piece: Piece, name: EndName, pieces: ReadonlyMap<string, Piece>): readonly Piece[] {
+  const end = piece.member.ends[name];
+  const hosts = end.cut === 'coped' ? end.hosts : end.cut === 'mitred' ? [end.with] : [];
+  return hosts.flatMap((host) => hostPiece(host, piece.side, pieces) ?? []);
+}
+
+/** Of the two radii: surfaces of a bent host farther from the node than this are not met. */
+const REACH = 3.5;
+
 interface Prepared {
   readonly node: Vector;
   readonly outward: Vector;
-  readonly hosts: readonly HostCylinder[];
-  readonly hostMarks: readonly string[];
+  readonly hosts: readonly Piece[];
+  readonly surfaces: readonly Surface[];
   readonly hostAngles: readonly number[];
   /** With the first host. */
   readonly crossing: Crossing | undefined;
+  readonly cutter: number;
+  readonly across: number;
+  /** Normal of the plane that cuts, where the end is cut in one plane; and a point of it. */
+  readonly plane: { readonly normal: Vector; readonly point: Vector } | undefined;
 }
 
 /** Both ends of a piece. The match line lies on the acute side of the first coped end, so one scribed line places both. */
-export function cutPiece(piece: Piece, pieces: ReadonlyMap<string, Piece>): readonly [EndCut, EndCut] {
-  const start = prepare(piece, 'start', pieces);
-  const end = prepare(piece, 'end', pieces);
-  const matchSide = start.crossing?.acuteSide ?? end.crossing?.acuteSide ?? uppermost(piece.direction);
-  return [cutEnd(piece, 'start', start, matchSide), cutEnd(piece, 'end', end, matchSide)];
+export function cutPiece(piece: Piece, around: Surroundings): readonly [EndCut, EndCut] {
+  const start = prepare(piece, 'start', around);
+  const end = prepare(piece, 'end', around);
+  const atStart =
+    start.crossing?.acuteSide ?? (end.crossing ? carriedBack(piece, end.crossing.acuteSide) : piece.top);
+  const matchSide =
+    piece.section.shape === 'round' && !piece.section.ovalEnd ? atStart : nearestFace(piece, atStart);
+  return [
+    cutEnd(piece, 'start', start, matchSide),
+    cutEnd(piece, 'end', end, carried(piece.path, matchSide, piece.length)),
+  ];
 }
 
-function prepare(piece: Piece, name: EndName, pieces: ReadonlyMap<string, Piece>): Prepared {
+/** A direction at the end of a piece, as it lies at its start. */
+function carriedBack(piece: Piece, side: Vector): Vector {
+  const right = cross(piece.endDirection, piece.endTop);
+  return add(
+    scale(piece.top, dot(side, piece.endTop)),
+    scale(cross(piece.direction, piece.top), dot(side, right)),
+  );
+}
+
+/** The face of a section that is not round on which a match line can be scribed: the one nearest to a direction. */
+function nearestFace(piece: Piece, side: Vector): Vector {
+  const across = cross(piece.direction, piece.top);
+  const [up, over] = [dot(side, piece.top), dot(side, across)];
+  return Math.abs(up) >= Math.abs(over) - 1e-9
+    ? scale(piece.top, up < 0 ? -1 : 1)
+    : scale(across, over < 0 ? -1 : 1);
+}
+
+function prepare(piece: Piece, name: EndName, around: Surroundings): Prepared {
   const end = piece.member.ends[name];
-  const outward = name === 'start' ? scale(piece.direction, -1) : piece.direction;
+  const outward = name === 'start' ? scale(piece.direction, -1) : piece.endDirection;
   const node = name === 'start' ? piece.start : piece.end;
-  if (end.cut !== 'coped')
-    return { node, outward, hosts: [], hostMarks: [], hostAngles: [], crossing: undefined };
-  const found = end.hosts.flatMap((host) => {
-    const side = host.side === 'same' ? piece.side : host.side;
-    const hostPiece = pieces.get(pieceId(host.member, side)) ?? pieces.get(host.member);
-    return hostPiece ? [hostPiece] : [];
+  const hosts = hostsOf(piece, name, around.pieces);
+  const none = { node, outward, hosts, surfaces: [], crossing: undefined, cutter: 0, across: 0 };
+  if (end.cut === 'mitred')
+    return { ...none, hostAngles: [], plane: hosts[0] && mitrePlane(node, outward, hosts[0]) };
+  if (end.cut === 'plate')
+    return { ...none, hostAngles: [], plane: platePlane(piece, node, outward, end.plate, around) };
+  if (end.cut !== 'coped') return { ...none, hostAngles: [], plane: undefined };
+  const near = hosts.map((host) => {
+    const surfaces = around.surfaces(host);
+    if (surfaces.length === 1) return surfaces;
+    // A slantwise cope runs far along its host.
+    const reach = (acrossOf(host.section) + acrossOf(piece.section)) / 2;
+    return surfacesNear(surfaces, node, REACH * reach);
   });
-  const hosts = found.map(({ start, direction, section, length }) => ({
-    point: start,
-    axis: direction,
-    radius: section.diameter / 2,
-    length,
-  }));
-  const crossings = hosts.map((host) => crossing(node, outward, host));
+  const lines = near.map((surfaces) => axisNear(closest(surfaces, node), node));
+  const crossings = lines.map((line) => crossing(node, outward, line));
+  const first = near[0] && closest(near[0], node);
+  const round = first !== undefined && first.shape !== 'prism' && first.shape !== 'oval';
   return {
-    node,
-    outward,
-    hosts,
-    hostMarks: found.map((host) => host.mark),
+    ...none,
+    surfaces: near.flat(),
     hostAngles: crossings.map((meets) => meets?.includedAngle ?? 0),
     crossing: crossings[0],
+    cutter: round ? cutterFor(first, node) : 0,
+    across: first ? cutterFor(first, node) : 0,
+    plane: undefined,
+  };
+}
+
+const closest = (surfaces: readonly Surface[], node: Vector): Surface =>
+  surfaces.reduce((best, surface) =>
+    awayFrom(surface, node) < awayFrom(best, node) - 1e-9 ? surface : best,
+  );
+
+/** The plane that halves the corner of two tubes whose ends meet. */
+function mitrePlane(node: Vector, outward: Vector, other: Piece): Prepared['plane'] {
+  const atStart = distance(other.start, node) <= distance(other.end, node);
+  const otherOutward = atStart ? scale(other.direction, -1) : other.endDirection;
+  const difference = subtract(outward, otherOutward);
+  // Side by side there is no corner to halve: the end is cut square.
+  return Math.hypot(...difference) < 1e-6 ? undefined : { normal: unit(difference), point: node };
+}
+
+function platePlane(
+  piece: Piece,
+  node: Vector,
+  outward: Vector,
+  plateId: string,
+  { plates }: Surroundings,
+): Prepared['plane'] {
+  const plate = plateFor(piece, node, plateId, plates);
+  if (!plate || Math.abs(dot(plate.normal, outward)) < 0.05) return undefined;
+  const towards = dot(plate.normal, outward) > 0 ? -1 : 1;
+  return {
+    normal: plate.normal,
+    point: along(plate.at, plate.normal, (towards * plate.plate.thickness) / 2),
   };
 }
 
 function cutEnd(piece: Piece, name: EndName, prepared: Prepared, matchSide: Vector): EndCut {
   const end = piece.member.ends[name];
-  const { node, outward, hosts, crossing: meets } = prepared;
-  const outerDiameter = diameterAt(piece.section, piece.length, name === 'start' ? 0 : piece.length);
+  const { node, outward, crossing: meets, plane } = prepared;
+  const atStart = name === 'start';
   const wall = wallAt(piece, name);
-  const shift = meets?.at ?? 0;
-  const centre = add(node, scale(outward, shift));
+  // Where the end is cut short of its node, a tapered tube is as thick as it is there.
+  const short = 'setback' in end ? end.setback : 0;
+  const size = sizeAt(piece.section, piece.length, atStart ? short : piece.length - short);
+  const lying = Math.abs(dot(matchSide, atStart ? piece.top : piece.endTop)) < 0.5;
+  const outline = outlineOf(piece.section, size, wall, lying);
   const across = cross(outward, matchSide);
-  const angleOf = (side: Vector): number =>
-    (Math.atan2(dot(side, across), dot(side, matchSide)) * 180) / Math.PI;
+  const angleOf = (side: Vector): number => toDegrees(Math.atan2(dot(side, across), dot(side, matchSide)));
+  const inTube = (v: Vector): Vector => [dot(v, outward), dot(v, matchSide), dot(v, across)];
   const coped = end.cut === 'coped' && meets !== undefined;
+  const shift =
+    meets?.at ?? (plane ? dot(subtract(plane.point, node), plane.normal) / dot(outward, plane.normal) : 0);
+  const leg = atStart ? piece.path.legs[0]! : piece.path.legs.at(-1)!;
+  const bent = piece.path.arcs.length > 0;
+  const centre = add(node, scale(outward, shift));
+  const setback = 'setback' in end ? end.setback + (end.cut === 'capped' ? end.thickness : 0) : 0;
   const edge = coped
     ? castEdge({
         centre,
         outward,
         matchSide,
-        outerRadius: outerDiameter / 2,
-        innerRadius: outerDiameter / 2 - wall,
-        hosts,
-        body: piece.length + shift,
+        outline,
+        surfaces: prepared.surfaces,
+        body: bent ? leg.length + shift + size.width : piece.length + shift,
       })
-    : squareEdge(end.cut === 'coped' ? 0 : -end.setback);
+    : plane
+      ? planarEdge(outline, inTube(plane.normal), 0)
+      : squareEdge(-setback);
+  const normal = coped ? planeOf(edge, outline) : plane ? inTube(plane.normal) : ([1, 0, 0] as const);
+  const saw = normal && sawOf(normal);
   return {
     piece: piece.id,
     end: name,
     cut: end.cut,
-    hosts: prepared.hostMarks,
-    includedAngle: meets?.includedAngle ?? 90,
+    hosts: prepared.hosts.map((host) => host.mark),
+    includedAngle: meets?.includedAngle ?? 90 - (saw?.offSquare ?? 0),
     hostAngles: prepared.hostAngles,
-    offSquare: 90 - (meets?.includedAngle ?? 90),
+    offSquare: meets ? 90 - meets.includedAngle : (saw?.offSquare ?? 0),
     offset: Math.abs(meets?.offset ?? 0),
-    cutterDiameter: coped ? hosts[0]!.radius * 2 : 0,
-    outerDiameter,
+    cutterDiameter: prepared.cutter,
+    hostAcross: prepared.across,
+    outerDiameter: Math.max(size.width, size.height),
     wall,
+    outline,
     edge,
+    ...(saw ? { saw } : {}),
     depth: edge.longest.at - edge.shortest.at,
     matchAngle: meets ? angleOf(meets.acuteSide) : 0,
     ...(end.cut === 'slotted'
@@ -131,23 +286,20 @@ function cutEnd(piece: Piece, name: EndName, prepared: Prepared, matchSide: Vect
     centre,
     outward,
     matchSide,
-    station: name === 'start' ? -shift : piece.length + shift,
-    impossible: end.cut === 'coped' && !coped,
+    station: atStart ? -shift : piece.length + shift,
+    straight: bent ? leg.length + shift : Infinity,
+    impossible:
+      (end.cut === 'coped' && !coped) ||
+      ((end.cut === 'mitred' || end.cut === 'plate') && plane === undefined),
   };
 }
 
-function wallAt(piece: Piece, name: EndName): number {
-  return piece.section.butts?.[name].wall ?? piece.section.wall;
+function wallAt({ section }: Piece, name: EndName): number {
+  return (section.shape === 'round' ? section.butts?.[name].wall : undefined) ?? section.wall;
 }
 
 /** Square to the tube, in the plane of the side view: where a slot for a plate in that plane comes out of the wall. */
 function plateDirection(outward: Vector): Vector {
   const direction = cross([0, 1, 0], outward);
-  return Math.hypot(...direction) < 1e-6 ? uppermost(outward) : unit(direction);
-}
-
-/** The side of a tube that looks up, or forward for an upright tube. */
-function uppermost(direction: Vector): Vector {
-  const up = squareTo([0, 0, 1], direction);
-  return Math.hypot(...up) < 1e-6 ? unit(squareTo([1, 0, 0], direction)) : unit(up);
+  return Math.hypot(...direction) < 1e-6 ? unit(squareTo([1, 0, 0], outward)) : unit(direction);
 }

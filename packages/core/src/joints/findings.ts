@@ -1,8 +1,10 @@
 import type { BuildDocument } from '../document/schema.js';
 import type { Finding } from '../findings/finding.js';
-import type { Piece } from '../frame/frame.js';
-import type { EndCut } from './endCut.js';
-import type { PieceCut } from './pieceCut.js';
+import type { Frame, Piece } from '../frame/frame.js';
+import { distance } from '../vector/vector.js';
+import { hostPiece, type EndCut, type EndName } from './endCut.js';
+import type { Interference } from './interference.js';
+import type { PieceCut } from './cut.js';
 
 /** A torch cannot reach the heel of a sharper joint [common practice]. */
 const SHARPEST = 30;
@@ -13,42 +15,73 @@ const LEAST_WALL_LINE = 5;
 /** What is wrong, or worth a look, about the joints; one finding for a mirrored pair. */
 export function jointFindings(
   cuts: readonly PieceCut[],
-  pieces: readonly Piece[],
+  frame: Frame,
+  meetings: readonly Interference[],
   document: BuildDocument,
 ): Finding[] {
-  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  return cuts
-    .filter((cut) => byId.get(cut.piece)?.side !== 'right')
-    .flatMap((cut) => [
-      ...pieceFindings(cut),
-      ...cut.ends.flatMap((end) => endFindings(cut, end, byId.get(cut.piece)!)),
-    ])
-    .concat(
-      document.frame.members.length === 0
-        ? [{ code: 'no-members', severity: 'note', where: { station: 'tubes', ref: '' }, values: {} }]
-        : [],
-    );
+  const byId = new Map(frame.pieces.map((piece) => [piece.id, piece]));
+  return [
+    ...cuts
+      .filter((cut) => byId.get(cut.piece)?.side !== 'right')
+      .flatMap((cut) => [
+        ...pieceFindings(cut),
+        ...cut.ends.flatMap((end) => endFindings(cut, end, byId.get(cut.piece)!)),
+      ]),
+    ...circleFindings(frame.pieces, byId),
+    ...meetings.map((meeting): Finding => ({
+      code: 'tubes-overlap',
+      severity: 'look',
+      where: { station: 'joints', ref: meeting.a },
+      values: {
+        a: `${byId.get(meeting.a)!.mark}, ${byId.get(meeting.a)!.name}`,
+        b: `${byId.get(meeting.b)!.mark}, ${byId.get(meeting.b)!.name}`,
+        overlap: meeting.overlap,
+        along: meeting.alongA,
+      },
+    })),
+    ...(document.frame.members.length === 0
+      ? [
+          {
+            code: 'no-members',
+            severity: 'note' as const,
+            where: { station: 'tubes' as const, ref: '' },
+            values: {},
+          },
+        ]
+      : []),
+  ];
 }
 
 function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
-  if (end.cut !== 'coped') return slotFindings(cut, end);
   const found: Finding[] = [];
   const tell = (code: string, severity: Finding['severity'], values: Finding['values'] = {}) =>
     found.push({
       code,
       severity,
       where: { station: 'joints', ref: `${end.piece}/${end.end}` },
-      values: { piece: cut.name, mark: cut.mark, host: end.hosts.join(' + '), ...values },
+      values: {
+        piece: cut.name,
+        mark: cut.mark,
+        host: end.hosts[0] ? `piece ${end.hosts[0]}` : 'its host',
+        ...values,
+      },
     });
-  const member = piece.member.ends[end.end];
-  const beside = member.cut === 'coped' && member.besideAxis;
+  if (end.straight + end.edge.shortest.at < 0 && !end.impossible)
+    tell('cope-in-bend', 'look', { past: -(end.straight + end.edge.shortest.at) });
+  if (end.cut !== 'coped') {
+    if (end.impossible) tell('end-has-no-plane', 'stop');
+    if (cut.overall <= 0) tell('member-too-short', 'stop');
+    return found;
+  }
+  const cope = piece.member.ends[end.end];
+  const beside = cope.cut === 'coped' && cope.besideAxis;
   const radius = end.outerDiameter / 2;
-  const hostRadius = end.cutterDiameter / 2;
+  const hostRadius = end.hostAcross / 2;
 
   if (end.impossible) tell('joint-parallel', 'stop');
   else if (end.edge.missed === end.edge.outer.length) tell('joint-misses', 'stop');
   else if (end.edge.missed > 0 && radius > hostRadius)
-    tell('tube-wider-than-host', 'stop', { tube: end.outerDiameter, hostDiameter: end.cutterDiameter });
+    tell('tube-wider-than-host', 'stop', { tube: end.outerDiameter, hostDiameter: end.hostAcross });
   else if (end.edge.missed > 0)
     tell('tube-runs-past-side', 'stop', { past: radius + end.offset - hostRadius, offset: end.offset });
   if (end.edge.pastHostEnd > 0) tell('past-host-end', 'stop', { lines: end.edge.pastHostEnd });
@@ -56,50 +89,107 @@ function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
     tell('joint-sharp', 'look', { angle: end.includedAngle, wanted: SHARPEST });
   if (!beside && end.offset > radius / 4)
     tell('joint-off-axis', 'look', { offset: end.offset, wanted: radius / 4 });
-  if (end.edge.missed === 0 && end.offset > radius * 0.1 && radius + end.offset > hostRadius * 0.99)
+  if (
+    end.cutterDiameter > 0 &&
+    end.edge.missed === 0 &&
+    end.offset > radius * 0.1 &&
+    radius + end.offset > hostRadius * 0.99
+  )
     tell('knife-edge', 'look');
   return found;
-}
-
-function slotFindings(cut: PieceCut, end: EndCut): Finding[] {
-  if (end.cut !== 'slotted' || cut.overall > 0) return [];
-  return [
-    {
-      code: 'member-too-short',
-      severity: 'stop',
-      where: { station: 'joints', ref: `${end.piece}/${end.end}` },
-      values: { piece: cut.name, mark: cut.mark },
-    },
-  ];
 }
 
 function pieceFindings(cut: PieceCut): Finding[] {
   const where = { station: 'joints', ref: `${cut.piece}/start` } as const;
   const found: Finding[] = [];
-  if (cut.leastWallLine < LEAST_WALL_LINE) {
+  const base = { piece: cut.name, mark: cut.mark };
+  if (cut.leastWallLine < LEAST_WALL_LINE)
     found.push({
       code: 'copes-meet',
       severity: 'stop',
       where,
-      values: { piece: cut.name, mark: cut.mark, left: cut.leastWallLine, wanted: LEAST_WALL_LINE },
+      values: { ...base, left: cut.leastWallLine, wanted: LEAST_WALL_LINE },
     });
-  }
   const left = cut.butts && Math.min(cut.butts.thickLeft.start, cut.butts.thickLeft.end);
-  if (cut.butts && cut.butts.spare >= 0 && left !== undefined && left < THICK_LEFT) {
+  if (cut.butts && cut.butts.spare >= 0 && left !== undefined && left < THICK_LEFT)
     found.push({
       code: left < 0 ? 'cope-through-butt' : 'butt-short',
       severity: left < 0 ? 'stop' : 'look',
       where,
-      values: { piece: cut.name, mark: cut.mark, left, wanted: THICK_LEFT },
+      values: { ...base, left, wanted: THICK_LEFT },
     });
-  }
-  if (cut.butts && cut.butts.spare < 0) {
+  if (cut.butts && cut.butts.spare < 0)
     found.push({
       code: 'tube-too-short',
       severity: 'stop',
       where,
-      values: { piece: cut.name, mark: cut.mark, short: -cut.butts.spare },
+      values: { ...base, short: -cut.butts.spare },
+    });
+  return found;
+}
+
+interface Joint {
+  readonly piece: Piece;
+  readonly name: EndName;
+  readonly at: Piece['start'];
+}
+
+/**
+ * Ends that wait for each other: A is cut to fit B there, and B, perhaps by way of others, to fit A at the same place.
+ * Each is told once.
+ */
+function circleFindings(pieces: readonly Piece[], byId: ReadonlyMap<string, Piece>): Finding[] {
+  const joints = pieces
+    .filter((piece) => piece.side !== 'right')
+    .flatMap((piece): Joint[] => [
+      { piece, name: 'start', at: piece.start },
+      { piece, name: 'end', at: piece.end },
+    ]);
+  const hostsAt = ({ piece, name }: Joint): Piece[] => {
+    const end = piece.member.ends[name];
+    return end.cut === 'coped' ? end.hosts.flatMap((host) => hostPiece(host, piece.side, byId) ?? []) : [];
+  };
+  const jointOf = new Map(joints.map((joint) => [`${joint.piece.id}/${joint.name}`, joint]));
+  const next = (joint: Joint): Joint[] =>
+    hostsAt(joint).flatMap((host) => {
+      const ends: Joint[] = [
+        { piece: host, name: 'start', at: host.start },
+        { piece: host, name: 'end', at: host.end },
+      ];
+      return ends.filter((end) => distance(end.at, joint.at) < SAME_JOINT);
+    });
+  const told = new Set<string>();
+  const found: Finding[] = [];
+  for (const [key, joint] of jointOf) {
+    const way = roundFrom(joint, next);
+    if (!way) continue;
+    const ring = way.map((each) => each.piece.mark).sort();
+    if (told.has(ring.join())) continue;
+    told.add(ring.join());
+    found.push({
+      code: 'hosts-in-circle',
+      severity: 'stop',
+      where: { station: 'joints', ref: key },
+      values: { pieces: ring.join(', '), first: joint.piece.mark },
     });
   }
   return found;
+}
+/** Ends whose nodes lie nearer than this, mm, are taken as one joint. */
+const SAME_JOINT = 120;
+
+function roundFrom(start: Joint, next: (joint: Joint) => Joint[]): Joint[] | undefined {
+  const seen = new Set<string>();
+  const walk = (joint: Joint, way: readonly Joint[]): Joint[] | undefined => {
+    for (const other of next(joint)) {
+      if (other.piece === start.piece && other.name === start.name) return [...way];
+      const key = `${other.piece.id}/${other.name}`;
+      if (seen.has(key)) continue;
+      seen.add(key);
+      const found = walk(other, [...way, other]);
+      if (found) return found;
+    }
+    return undefined;
+  };
+  return walk(start, [start]);
 }

@@ -1,46 +1,44 @@
-import type { Piece } from '../frame/frame.js';
+import type { Frame, Piece } from '../frame/frame.js';
 import { WALL_LINES } from './edge.js';
-import { cutPiece, type EndCut } from './endCut.js';
+import { cutPiece, surroundingsOf, type EndCut } from './endCut.js';
+import type { ButtTrim, Cut, PieceCut } from './cut.js';
+import { mirroredCut, reflects, sameWork } from './reuse.js';
+import { twinning } from './twins.js';
+import { cutVolume } from './volume.js';
 
-/** Trimming of a butted tube: how much to cut off each sold end so that the thick ends are shared out best; mm. */
-export interface ButtTrim {
-  readonly start: number;
-  readonly end: number;
-  /** Least thick length left behind the throat of a cope. */
-  readonly thickLeft: { readonly start: number; readonly end: number };
-  /** Sold length less what is needed: negative when the tube is too short. */
-  readonly spare: number;
-}
-export interface PieceCut {
-  readonly piece: string;
-  readonly mark: string;
-  readonly name: string;
-  readonly ends: readonly [EndCut, EndCut];
-  /** Between the two cutter centres. */
-  readonly betweenCentres: number;
-  /** Longest point to longest point, along the tube. */
-  readonly overall: number;
-  /** Deepest point to deepest point. */
-  readonly saddleToSaddle: number;
-  /** Overall, and the allowances to trim. */
-  readonly blank: number;
-  /** Least length of wall between the two cuts, over all wall lines. */
-  readonly leastWallLine: number;
-  readonly butts?: ButtTrim;
-}
-
-export function cutPieces(pieces: readonly Piece[]): readonly PieceCut[] {
-  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  return pieces.filter((piece) => !piece.member.supplied).map((piece) => cutOne(piece, byId));
+/**
+ * Both ends of every piece, also of those that are there already. Right twins whose hosts mirror the left one's are mirrored, not cast again; and
+ * what stood the same in an earlier plan is taken from there.
+ */
+export function cutPieces(frame: Frame, before?: Cut): readonly PieceCut[] {
+  const around = surroundingsOf(frame);
+  const earlier = before && { ...before, around: surroundingsOf(before.frame) };
+  const done = new Map<string, PieceCut>();
+  const known = new Map(before && [...before.cuts, ...before.given].map((cut) => [cut.piece, cut]));
+  return frame.pieces.map((piece) => {
+    const old = known.get(piece.id);
+    const twin = piece.side === 'right' ? around.pieces.get(`${piece.member.id}:left`) : undefined;
+    const left = twin && done.get(twin.id);
+    const cut =
+      old && earlier && sameWork(piece, around, earlier.around)
+        ? old
+        : left && reflects(twin, piece, around)
+          ? mirroredCut(left, piece)
+          : cutOne(piece, cutPiece(piece, around));
+    done.set(piece.id, cut);
+    return cut;
+  });
 }
 
-function cutOne(piece: Piece, byId: ReadonlyMap<string, Piece>): PieceCut {
-  const ends = cutPiece(piece, byId);
+/** All that follows from the two ends of a piece. */
+function cutOne(piece: Piece, ends: readonly [EndCut, EndCut]): PieceCut {
   const [start, end] = ends;
   const betweenCentres = end.station - start.station;
   const overall = betweenCentres + start.edge.longest.at + end.edge.longest.at;
   const saddleToSaddle = betweenCentres + start.edge.shortest.at + end.edge.shortest.at;
   const { start: atStart, end: atEnd } = piece.member.ends;
+  const butts = piece.section.shape === 'round' && piece.section.butts;
+  const trim = butts ? trimButts(butts, start, end, overall) : undefined;
   return {
     piece: piece.id,
     mark: piece.mark,
@@ -51,24 +49,26 @@ function cutOne(piece: Piece, byId: ReadonlyMap<string, Piece>): PieceCut {
     saddleToSaddle,
     blank: overall + atStart.allowance + atEnd.allowance,
     leastWallLine: leastWallLine(start, end, betweenCentres),
-    ...(piece.section.butts ? { butts: trimButts(piece, start, end, overall) } : {}),
+    ...(trim ? { butts: trim } : {}),
+    ...(piece.side === 'middle' ? {} : { twinning: twinning(piece, ends) }),
+    mass: (cutVolume(piece, ends, betweenCentres, trim) * piece.density) / 1e9,
   };
 }
 
 /** The two ends number their wall lines opposite ways round from the same match line. */
 function leastWallLine(start: EndCut, end: EndCut, betweenCentres: number): number {
   let least = Infinity;
-  for (let degrees = 0; degrees < WALL_LINES; degrees += 1) {
-    const a = end.edge.outer[degrees];
-    const b = start.edge.outer[(WALL_LINES - degrees) % WALL_LINES];
-    if (a != null && b != null) least = Math.min(least, betweenCentres + a + b);
+  for (let line = 0; line < WALL_LINES; line += 1) {
+    const left = betweenCentres + end.edge.outer[line]! + start.edge.outer[(WALL_LINES - line) % WALL_LINES]!;
+    if (left < least) least = left;
   }
   return Number.isFinite(least) ? least : betweenCentres;
 }
 
+type Butts = NonNullable<Extract<Piece['section'], { shape: 'round' }>['butts']>;
+
 /** Shares the spare length between the ends so that the smaller of the two thick lengths left is as large as it can be. */
-function trimButts(piece: Piece, start: EndCut, end: EndCut, overall: number): ButtTrim {
-  const butts = piece.section.butts!;
+function trimButts(butts: Butts, start: EndCut, end: EndCut, overall: number): ButtTrim {
   const spare = butts.soldLength - overall;
   const freeStart = butts.start.length - start.depth;
   const freeEnd = butts.end.length - end.depth;

@@ -1,11 +1,9 @@
-import { polygonArea, polygonCentroid } from 'd3-polygon';
 import type { BuildDocument, Lump } from '../document/schema.js';
-import type { Frame, PlacedPlate } from '../frame/frame.js';
-import { findMaterial } from '../frame/materials.js';
+import type { PieceWeight } from '../frame/weight.js';
 import { figureOf } from '../rider/figure.js';
 import type { LumpSort } from '../stance/dimension.js';
 import type { Stance } from '../stance/stance.js';
-import { add, scale, type Vector } from '../vector/vector.js';
+import { add, type Vector } from '../vector/vector.js';
 import { contactsOf, wheelLoads, type WheelLoad } from './loads.js';
 import { riderWeights, together, type Weight } from './rider.js';
 import { weighed, type Measured, type ScaleFault, type ScalesResult } from './scales.js';
@@ -34,10 +32,10 @@ export const SET_MASS = 75;
 const AT_REST = { crank: 0, steer: 0 } as const;
 
 /** Every mass of a build and where it is; total, centre of gravity and wheel loads, with and without riders. */
-export function massOf(document: BuildDocument, stance: Stance, frame: Frame): MassModel {
+export function massOf(document: BuildDocument, stance: Stance, frame: readonly PieceWeight[]): MassModel {
   const carried = [
-    ...tubes(frame),
-    ...plates(frame),
+    ...ofFrame(frame, 'tube'),
+    ...ofFrame(frame, 'plate'),
     ...document.mass.lumps.map((lump) => lumpAt(lump, stance)),
   ];
   const riders = ridersOf(document, stance);
@@ -70,24 +68,14 @@ export function lumpAt({ id, name, sort, mass, point, offset }: Lump, stance: St
   return { id, name, sort, mass, at: add(from, offset as Vector) };
 }
 
-function tubes({ pieces }: Frame): MassPart[] {
-  if (pieces.length === 0) return [];
-  const whole = together(pieces.map(({ mass, start, end }) => ({ mass, at: scale(add(start, end), 0.5) })));
-  return [{ id: 'tubes', name: 'Tubes', sort: 'tubes', ...whole }];
-}
+const FRAME_PARTS = {
+  tube: { id: 'tubes', name: 'Tubes', sort: 'tubes' },
+  plate: { id: 'plates', name: 'Plates', sort: 'plates' },
+} as const;
 
-function plates({ plates: placed }: Frame): MassPart[] {
-  if (placed.length === 0) return [];
-  return [{ id: 'plates', name: 'Plates', sort: 'plates', ...together(placed.map(plateWeight)) }];
-}
-
-/** Outline less its holes, times thickness and density. */
-function plateWeight({ plate, at }: PlacedPlate): Weight {
-  const density = findMaterial(plate.material)?.density ?? 0;
-  const area = Math.abs(polygonArea(plate.outline));
-  const holes = plate.holes.reduce((total, { diameter }) => total + (Math.PI * diameter ** 2) / 4, 0);
-  const [x, z] = polygonCentroid(plate.outline);
-  return { mass: Math.max(0, area - holes) * plate.thickness * density * 1e-9, at: add(at, [x, 0, z]) };
+function ofFrame(frame: readonly PieceWeight[], sort: PieceWeight['sort']): MassPart[] {
+  const parts = frame.filter((part) => part.sort === sort);
+  return parts.length === 0 ? [] : [{ ...FRAME_PARTS[sort], ...together(parts) }];
 }
 
 function ridersOf({ brief, seat }: BuildDocument, stance: Stance): MassPart[] {

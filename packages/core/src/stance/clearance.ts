@@ -1,6 +1,6 @@
 import { toDegrees } from '../units/angle.js';
 import type { Place } from './dimension.js';
-import { rootBetween } from './root.js';
+import { rootBetween } from '../numeric/root.js';
 
 /**
  * Angle of the steepest slope that a tyre can roll on to without the point touching it: tangent below the tyre through

@@ -81,6 +81,8 @@ export interface OutlineLine {
   readonly from: string;
   readonly to: string;
   readonly as: 'fork' | 'part' | 'axis' | 'floor' | 'seat' | 'axle';
+  /** No part of the frame: drawn beside its tubes too. */
+  readonly stays?: true;
 }
 
 export type ViewName = 'side' | 'plan' | 'front';
@@ -206,8 +208,6 @@ export interface StartingSet {
   readonly frame?: {
     readonly topTubeBelowSeat?: number;
     readonly sections?: Readonly<Record<string, string>>;
-    /** No pattern suits this set: the frame begins empty. */
-    readonly none?: boolean;
   };
 }
 

@@ -4,13 +4,14 @@ import { describe, expect, it } from 'vitest';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { readDocumentText } from '../document/read.js';
 import { findingText } from '../findings/catalogue.js';
+import { findPattern } from '../frame/patterns/registry.js';
 import { planBuild } from '../plan.js';
 import { without } from '../without.js';
 import { releases } from './exchange.js';
 import { formulaWithNumbers } from './explain.js';
 import { findKind } from './kinds/registry.js';
 import { levelled } from './pitch.js';
-import { rootBetween } from './root.js';
+import { rootBetween } from '../numeric/root.js';
 import { stanceOf } from './stance.js';
 import { steered, steeringSweep, turnedWheel } from './steering.js';
 import { whatIf } from './whatIf.js';
@@ -180,10 +181,11 @@ describe('a root between two places', () => {
   });
 });
 
-it('the whole plan of a vehicle whose tubes are not made yet still comes, and says so', () => {
+it('every starting set has tubes, and readings where its frame is one that the fixture holds', () => {
   for (const [kind, set] of EVERY_SET) {
     const plan = planMade(made(kind, set));
     expect(plan.cuts.length > 0 || plan.findings.some(({ code }) => code === 'no-members')).toBe(true);
-    expect(plan.fixture !== undefined).toBe(findKind(kind)!.schools.includes('slide-and-post'));
+    const suits = findPattern(made(kind, set).frame.origin!.pattern)!.schools.includes('slide-and-post');
+    expect(plan.fixture !== undefined).toBe(suits && findKind(kind)!.schools.includes('slide-and-post'));
   }
 });

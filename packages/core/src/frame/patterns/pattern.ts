@@ -1,14 +1,21 @@
-import type { BuildDocument, End, Member } from '../../document/schema.js';
+import type { End, FrameData, Host } from '../../document/schema.js';
 import type { Stance } from '../../stance/stance.js';
 
-export type FrameData = BuildDocument['frame'];
+export type { FrameData } from '../../document/schema.js';
 
 /** Makes a first frame from a stance; runs once and leaves plain, anchored data behind. */
 export interface Pattern {
   readonly id: string;
   readonly name: string;
   readonly about: string;
+  /** Kinds of vehicle it can be made for. */
   readonly kinds: readonly string[];
+  /** Starting sets for which it is the first choice of its kind. */
+  readonly sets?: readonly string[];
+  /** Where its builders measure from. */
+  readonly datum: string;
+  /** Schools of fixture that suit it, by id, the usual one first. */
+  readonly schools: readonly string[];
   readonly make: (stance: Stance, options?: PatternOptions) => FrameData;
 }
 export interface PatternOptions {
@@ -18,17 +25,37 @@ export interface PatternOptions {
   readonly sections?: Readonly<Record<string, string>>;
 }
 
+/** A host by its member; of another side where it says so: `rail`, `rail:left`. */
+const host = (reference: string): Host => {
+  const [member, side] = reference.split(':');
+  return { member: member!, side: (side as Host['side'] | undefined) ?? 'same' };
+};
+
 export const plain = (setback = 0): End => ({ cut: 'plain', setback, allowance: 0 });
 export const coped = (...hosts: string[]): End => ({
   cut: 'coped',
-  hosts: hosts.map((member) => ({ member, side: 'same' })),
+  hosts: hosts.map(host),
   besideAxis: false,
   allowance: 0,
 });
-export const copedBeside = (host: string): End => ({
+export const copedBeside = (...hosts: string[]): End => ({
   cut: 'coped',
-  hosts: [{ member: host, side: 'same' }],
+  hosts: hosts.map(host),
   besideAxis: true,
+  allowance: 0,
+});
+export const mitred = (other: string): End => ({ cut: 'mitred', with: host(other), allowance: 0 });
+export const capped = (thickness = 2, setback = 0): End => ({
+  cut: 'capped',
+  setback,
+  thickness,
+  allowance: 0,
+});
+export const onPlate = (plate: string): End => ({ cut: 'plate', plate, allowance: 0 });
+export const flattened = (length: number, setback = 0): End => ({
+  cut: 'flattened',
+  setback,
+  length,
   allowance: 0,
 });
 export const slotted = (setback: number, slotWidth: number, slotDepth: number): End => ({
@@ -38,27 +65,3 @@ export const slotted = (setback: number, slotWidth: number, slotDepth: number): 
   slotDepth,
   allowance: 0,
 });
-
-/** A straight tube in chromoly with the usual defaults. */
-export function tube(
-  piece: number,
-  id: string,
-  name: string,
-  nodes: [string, string],
-  section: string,
-  ends: { start: End; end: End },
-  more: Partial<Pick<Member, 'mirrored' | 'supplied' | 'material'>> = {},
-): Member {
-  return {
-    id,
-    piece,
-    name,
-    nodes,
-    section,
-    material: 'chromoly-4130',
-    mirrored: false,
-    supplied: false,
-    ends,
-    ...more,
-  };
-}

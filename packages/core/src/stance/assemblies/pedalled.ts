@@ -115,7 +115,7 @@ export function pedalled(riders: Riders, start: Record<string, number>): Assembl
       id: 'reach',
       name: 'Reach',
       symbol: 're',
-      limits: [50, 900],
+      limits: [50, 1700],
       formula: `re = L + t − ${up}·cos H − (${span})`,
       meaning: 'Horizontal from the bottom bracket to the top centre of the head tube.',
       letGo: lengths,

@@ -315,7 +315,7 @@ export const clampFront: Assembly = assembly<ClampState>({
   outline: [
     ...clamps.outline.filter((line) => line.as !== 'fork'),
     { from: 'clampCentre', to: 'frontAxle', as: 'fork' },
-    { from: 'crown', to: 'clampCentre', as: 'part' },
+    { from: 'crown', to: 'clampCentre', as: 'part', stays: true },
   ],
   drawn: [
     {

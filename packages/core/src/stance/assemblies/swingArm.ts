@@ -105,7 +105,7 @@ export const swingArm = (start: { pivotHeight: number; armLength: number }): Ass
       return { x: pivot.x - Math.sqrt(s.armLength ** 2 - rise ** 2), z: pivot.z + rise };
     },
     outline: [
-      { from: 'pivot', to: 'rearAxle', as: 'part' },
+      { from: 'pivot', to: 'rearAxle', as: 'part', stays: true },
       { from: 'pivot', to: 'headTubeLower', as: 'floor' },
     ],
     drawn: [

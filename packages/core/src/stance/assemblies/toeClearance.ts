@@ -1,6 +1,6 @@
 import { along, add, scale, subtract, turn, type Vector } from '../../vector/vector.js';
 import type { Place, SteeredWheel } from '../dimension.js';
-import { rootBetween } from '../root.js';
+import { rootBetween } from '../../numeric/root.js';
 
 /** Half the distance between the middles of the two shoes. Common practice, no source. */
 export const SHOE_MIDDLE = 120;

@@ -250,8 +250,8 @@ export const twoTrackFront = (start: Omit<TwoTrackState, keyof WheelbaseState>):
       { from: 'axisGroundRight', to: 'kingpinTopRight', as: 'axis' },
       { from: 'kingpin', to: 'frontLeftAxle', as: 'fork' },
       { from: 'kingpinRight', to: 'frontRightAxle', as: 'fork' },
-      { from: 'kingpinLow', to: 'kingpinTop', as: 'part' },
-      { from: 'kingpinLowRight', to: 'kingpinTopRight', as: 'part' },
+      { from: 'kingpinLow', to: 'kingpinTop', as: 'part', stays: true },
+      { from: 'kingpinLowRight', to: 'kingpinTopRight', as: 'part', stays: true },
       { from: 'kingpin', to: 'kingpinRight', as: 'axle' },
     ],
     drawn: [

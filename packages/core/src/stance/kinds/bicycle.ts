@@ -116,7 +116,7 @@ const REAR = {
 export const BICYCLE: Kind = pedalledKind(1, REAR, {
   id: 'bicycle',
   name: 'Bicycle',
-  about: 'One rider, pedals between the wheels: road, touring, trail, small wheels, long low cruisers.',
+  about: 'One rider, pedals between the wheels: road, touring, trail, small wheels, cruisers, cargo.',
   bands: withRider(BICYCLE_BANDS, 'pedalling'),
   startingSets: BICYCLE_SETS,
   schools: ['slide-and-post'],

@@ -53,4 +53,18 @@ export const BICYCLE_BANDS: Bands = {
     elbowAngle: band('stretched cruiser', 120, 165),
     toeClearance: band('any bicycle', 0, 600),
   },
+  longTail: {
+    headAngle: band('long-tail bicycle', 69, 72),
+    trail: band('long-tail bicycle', 50, 75),
+    wheelbase: band('long-tail bicycle', 1220, 1380),
+    bottomBracketHeight: band('long-tail bicycle', 262, 310),
+    toeClearance: band('any bicycle', 0, 160),
+  },
+  frontBox: {
+    headAngle: band('front-box bicycle', 66, 74),
+    trail: band('front-box bicycle', 30, 75),
+    wheelbase: band('front-box bicycle', 1800, 2150),
+    bottomBracketHeight: band('front-box bicycle', 262, 310),
+    toeClearance: band('any bicycle', 0, 1200),
+  },
 };

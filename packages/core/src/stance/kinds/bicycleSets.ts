@@ -1,6 +1,6 @@
 import type { StartingSet } from '../dimension.js';
 import { PEDALLED_EASE, PEDALLED_FIT, RIGID } from './groups.js';
-import { bicycleLumps, luggage } from './lumps.js';
+import { bicycleLumps, cargo, luggage } from './lumps.js';
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
 export const BICYCLE_SETS: readonly StartingSet[] = [
@@ -135,14 +135,12 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
   {
     id: 'cruiser',
     name: 'Stretched low cruiser',
-    about:
-      'Slack head, long wheelbase, a donor rear end. The wheelbase is held and the reach follows; no first frame is made.',
+    about: 'Slack head, long wheelbase, a donor rear end. The wheelbase is held and the reach follows.',
     wheels: { front: '50-584', rear: '50-559' },
     bands: 'cruiser',
     fit: PEDALLED_FIT,
     ease: PEDALLED_EASE,
     lumps: bicycleLumps(2.2, 2.8),
-    frame: { none: true },
     held: {
       headAngle: 62,
       forkOffset: 50,
@@ -162,6 +160,69 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       barReach: -390,
       barRise: 260,
       barWidth: 620,
+      ...RIGID,
+    },
+  },
+  {
+    id: 'long-tail',
+    name: 'Long-tail cargo',
+    about: 'Rear wheel set back by a hand, for a deck over it that carries two children or six crates.',
+    wheels: { front: '50-559', rear: '50-507' },
+    bands: 'longTail',
+    fit: PEDALLED_FIT,
+    ease: PEDALLED_EASE,
+    lumps: [...bicycleLumps(2, 2.8), cargo('Load on the deck', 30, 'rearAxle', [60, 0, 420])],
+    held: {
+      headAngle: 70.5,
+      forkOffset: 48,
+      axleToCrown: 400,
+      lowerStack: 12,
+      headTubeLength: 190,
+      chainstayLength: 680,
+      bottomBracketDrop: 15,
+      seatTubeAngle: 71.5,
+      seatTubeLength: 500,
+      reach: 390,
+      crankLength: 170,
+      toeAllowance: 100,
+      saddleHeight: 715,
+      saddleBack: 10,
+      trunkLean: 56,
+      barReach: 40,
+      barRise: 60,
+      barWidth: 620,
+      ...RIGID,
+    },
+  },
+  {
+    id: 'front-box',
+    name: 'Front-box cargo',
+    about:
+      'A box between rider and front wheel, steered by a rod. The wheelbase is held and the reach follows.',
+    wheels: { front: '47-406', rear: '47-559' },
+    bands: 'frontBox',
+    fit: PEDALLED_FIT,
+    ease: PEDALLED_EASE,
+    lumps: [...bicycleLumps(1.6, 2.6), cargo('Load in the box', 40, 'frontAxle', [-520, 0, 160])],
+    held: {
+      headAngle: 70,
+      forkOffset: 25,
+      axleToCrown: 290,
+      lowerStack: 12,
+      headTubeLength: 110,
+      chainstayLength: 460,
+      bottomBracketDrop: 35,
+      seatTubeAngle: 71,
+      seatTubeLength: 480,
+      wheelbase: 1950,
+      crankLength: 170,
+      toeAllowance: 100,
+      saddleHeight: 715,
+      saddleBack: 10,
+      trunkLean: 58,
+      barReach: -950,
+      barRise: 410,
+      barWidth: 640,
       ...RIGID,
     },
   },

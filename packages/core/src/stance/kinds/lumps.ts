@@ -24,6 +24,8 @@ export const bicycleLumps = (
   lump('Saddle and post', 'part', 0.6, 'seatTubeTop', [-30, 0, 120]),
   ...luggage,
 ];
+export const cargo = (name: string, mass: number, point: string, offset: Vector): SetLump =>
+  lump(name, 'cargo', mass, point, offset);
 export const luggage: readonly SetLump[] = [
   lump('Rear bags', 'cargo', 12, 'rearAxle', [-20, 0, 120]),
   lump('Front bags', 'cargo', 6, 'frontAxle', [0, 0, 20]),

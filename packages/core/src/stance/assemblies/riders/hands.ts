@@ -19,6 +19,10 @@ const widthEntry = ({ id, name, symbol }: Naming): Dimension =>
     feel: 'Wider gives more hold and more air to push.',
   });
 
+/** Grips farther behind the head tube than this have a column of their own, so far ahead of them; mm. Common practice, no source. */
+const OWN_COLUMN = -550;
+const COLUMN_AHEAD = 40;
+
 /** Bars on the steering axis: grips ahead of, or behind, the top of the head tube. */
 export function bars<S extends SteeredState>(
   hung: (state: S) => Hung,
@@ -35,7 +39,7 @@ export function bars<S extends SteeredState>(
         id: 'barReach',
         name: 'Grips ahead of head tube',
         symbol: 'br',
-        limits: [-900, 500],
+        limits: [-1600, 500],
         meaning: 'Middle of the grips ahead of the top of the head tube, level; negative when behind it.',
         feel: 'Far behind the axis the grips move sideways more than they turn.',
       }),
@@ -68,12 +72,15 @@ export function bars<S extends SteeredState>(
     of: (s) => {
       const [middle, half] = [grips(s), read(s, 'barWidth') / 2];
       const [foot, top] = [onAxis(s, hung(s), 0), headTubeTop(s, hung(s))];
+      // Bars far behind the fork stand on a column of their own, which a rod ties to it.
+      const remote = read(s, 'barReach') < OWN_COLUMN;
+      const column: Vector = [middle[0] + COLUMN_AHEAD, 0, middle[2]];
       return {
         on: 'bars',
         left: add(middle, [0, half, 0]),
         right: add(middle, [0, -half, 0]),
-        stem: [top.x, 0, top.z],
-        axis: { point: [foot.x, 0, foot.z], up: axisUp(s.headAngle) },
+        stem: remote ? column : [top.x, 0, top.z],
+        axis: { point: remote ? column : [foot.x, 0, foot.z], up: axisUp(s.headAngle) },
       };
     },
   };

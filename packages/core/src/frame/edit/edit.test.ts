@@ -1,0 +1,396 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { made, planMade } from '../../../../../testing/made.js';
+import { framed, round } from '../../../../../testing/rods.js';
+import { frameFromPattern, frameMadeAgain } from '../../document/create.js';
+import { readDocument } from '../../document/read.js';
+import type { BuildDocument } from '../../document/schema.js';
+import type { Result } from '../../result.js';
+import { distance } from '../../vector/vector.js';
+import { frameEdits } from '../edits.js';
+import { nearestOn } from '../path.js';
+import { addTube, braceBay, placeOf } from './addTube.js';
+import { chooseSection, withAnchor, withEnd } from './graph.js';
+import { bendMember, deleteMembers, mirrorMember, splitMember, straighten, swapThrough } from './reshape.js';
+
+const kept = (result: Result<BuildDocument>): BuildDocument => {
+  if (!result.ok) throw new Error(result.message);
+  const read = readDocument(JSON.parse(JSON.stringify(result.value)));
+  expect(read.ok ? [] : read.faults).toEqual([]);
+  return result.value;
+};
+const cutOf = (document: BuildDocument, mark: string) =>
+  planMade(document).cuts.find((cut) => cut.mark === mark)!;
+
+describe('adding tubes', () => {
+  it('a brace between two tubes is cut to fit both, and is one of a pair on a pair', () => {
+    const trellis = made('motorcycle', 'sport');
+    const { frame } = planMade(trellis);
+    const braced = kept(
+      addTube(
+        trellis,
+        frame,
+        { member: 'upperChords', side: 'right', share: 0.9 },
+        { member: 'lowerChords', side: 'right', share: 0.95 },
+        { name: 'Brace', section: 'round-16x1' },
+      ),
+    );
+    const plan = planMade(braced);
+    const own = plan.cuts.filter(({ name }) => name.startsWith('Brace, '));
+    expect(own.map(({ mark }) => mark.slice(-1))).toEqual(['L', 'R']);
+    for (const cut of own)
+      for (const end of cut.ends) expect([end.edge.missed, end.hosts.length]).toEqual([0, 1]);
+    // Drawn on the right, kept as the left one: its right twin lies where it was drawn.
+    const right = plan.frame.pieces.find(({ name }) => name === 'Brace, right')!;
+    expect(right.start[1]).toBeLessThan(0);
+  });
+  it('from one side to the other is single, and lies where its spots are', () => {
+    const kart = made('kart', 'kart');
+    const { frame } = planMade(kart);
+    const crossed = kept(
+      addTube(
+        kart,
+        frame,
+        { member: 'sideRails', side: 'left', share: 0.3 },
+        { member: 'sideRails', side: 'right', share: 0.3 },
+        { name: 'Cross', section: 'round-30x2' },
+      ),
+    );
+    const plan = planMade(crossed);
+    const cross = plan.frame.pieces.find(({ name }) => name === 'Cross')!;
+    expect(cross.side).toBe('middle');
+    expect(distance(cross.start, [cross.end[0], -cross.end[1], cross.end[2]])).toBeLessThan(1e-6);
+    expect(plan.cuts.find(({ piece }) => piece === cross.id)!.ends.map(({ hosts }) => hosts)).toEqual([
+      ['1L'],
+      ['1R'],
+    ]);
+  });
+  it('from the middle to a right twin it lies where it was pressed, and its twin on the left', () => {
+    // Found on a bent middle tube: its spot off the middle plane counts on the side that was pressed.
+    const frameOf = framed([
+      {
+        id: 'spine',
+        corners: [
+          [0, 0, 500],
+          [400, 0, 500],
+        ],
+        section: round(40),
+      },
+      {
+        id: 'hoop',
+        corners: [
+          [0, -200, 700],
+          [0, 200, 700],
+        ],
+        section: round(30),
+      },
+      {
+        id: 'rails',
+        corners: [
+          [0, 200, 400],
+          [600, 150, 400],
+        ],
+        section: round(30),
+        mirrored: true,
+      },
+    ]);
+    const { frame } = planMade(frameOf);
+    const rail = { member: 'rails', side: 'right' as const, share: 0.4 };
+    for (const [from, share] of [
+      ['spine', 0.25],
+      ['hoop', 0.2],
+    ] as const) {
+      const spot = { member: from, side: 'middle' as const, share };
+      const braced = kept(addTube(frameOf, frame, spot, rail, { name: 'Brace', section: 'round-30' }));
+      const [left, right] = ['left', 'right'].map((side) =>
+        planMade(braced).frame.pieces.find((piece) => piece.name === `Brace, ${side}`)!,
+      );
+      expect(distance(right!.start, placeOf(frame, spot)!), from).toBeLessThan(0.01);
+      expect(distance(right!.end, placeOf(frame, rail)!), from).toBeLessThan(0.01);
+      expect(left!.end[1]).toBeGreaterThan(0);
+    }
+  });
+  it('the two diagonals of a bay cross, and a bay needs two tubes', () => {
+    const bike = made();
+    const { frame } = planMade(bike);
+    const of = (member: string) => ({ member, side: 'middle' as const });
+    const tube = { name: 'Brace', section: 'round-16x1' };
+    const [one, other] = [false, true].map((turned) => {
+      const plan = planMade(kept(braceBay(bike, frame, of('topTube'), of('downTube'), tube, turned)));
+      return plan.frame.pieces.find(({ name }) => name === 'Brace')!;
+    });
+    expect(one!.start[0]).not.toBeCloseTo(other!.start[0], 0);
+    expect(braceBay(bike, frame, of('topTube'), of('topTube'), tube).ok).toBe(false);
+    expect(addTube(bike, frame, { node: 'headLower' }, { node: 'headLower' }, tube).ok).toBe(false);
+  });
+});
+
+describe('reshaping tubes', () => {
+  it('a bend is put in where it was asked, and taken out leaves the tube as it was', () => {
+    const bike = made();
+    const bent = kept(bendMember(bike, planMade(bike).frame, 'topTube', 0.5, 30));
+    const before = cutOf(bike, '5');
+    const after = cutOf(bent, '5');
+    expect(after.betweenCentres).toBeGreaterThan(before.betweenCentres);
+    expect(after.ends[0].includedAngle).not.toBeCloseTo(before.ends[0].includedAngle, 1);
+    const straight = kept(straighten(bent, 'topTube', 0));
+    expect(straight.frame).toEqual(bike.frame);
+  });
+  it('a tube split in two is as long as before, and what sat on it sits where it did', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 0.9, noNaN: true }), (share) => {
+        const bike = made();
+        const was = planMade(bike);
+        const split = kept(splitMember(bike, was.frame, 'seatTube', share));
+        const now = planMade(split);
+        for (const node of ['topAtSeat', 'seatstayAtSeat'])
+          expect(distance(now.frame.nodes[node]!, was.frame.nodes[node]!)).toBeLessThan(0.05);
+        const parts = now.frame.pieces.filter(({ id }) => id.startsWith('seatTube'));
+        const whole = was.frame.pieces.find(({ id }) => id === 'seatTube')!;
+        expect(parts.reduce((sum, { length }) => sum + length, 0)).toBeCloseTo(whole.length, 1);
+        // The top tube fits the part that it reaches.
+        const top = now.cuts.find(({ mark }) => mark === '5')!.ends[1];
+        expect(top.edge.missed).toBe(0);
+      }),
+      { numRuns: 12 },
+    );
+  });
+  it('a split keeps whoever was mitred with it, passes through it or was placed by it, on the part that is there', () => {
+    const host = { member: 'rail', side: 'same' as const };
+    const plain = { cut: 'plain' as const, setback: 0, allowance: 0 };
+    const corner = framed([
+      {
+        id: 'rail',
+        corners: [
+          [0, 0, 500],
+          [600, 0, 500],
+        ],
+        section: round(30),
+      },
+      {
+        id: 'leg',
+        corners: [
+          [600, 0, 500],
+          [600, 300, 500],
+        ],
+        section: round(30),
+        more: { ends: { start: { cut: 'mitred', with: host, allowance: 0 }, end: plain } },
+      },
+      {
+        id: 'pin',
+        corners: [
+          [450, -50, 500],
+          [450, 50, 500],
+        ],
+        section: round(12),
+        more: { through: ['rail'] },
+      },
+      {
+        id: 'stay',
+        corners: [
+          [150, 0, 800],
+          [150, 0, 500],
+        ],
+        section: round(20),
+      },
+    ]);
+    const placed = withAnchor(corner, 'stay1', { on: 'square', member: 'rail', node: 'stay0' });
+    const other = withAnchor(placed, 'stay0', { on: 'fixed', at: [520, 0, 800] });
+    for (const [document, part] of [
+      [placed, 'rail'],
+      [other, 'railRest'],
+    ] as const) {
+      const was = planMade(document);
+      const split = kept(splitMember(document, was.frame, 'rail', 0.5));
+      const of = (id: string) => split.frame.members.find((member) => member.id === id)!;
+      expect(of('leg').ends.start).toMatchObject({ cut: 'mitred', with: { member: 'railRest' } });
+      expect(of('pin').through).toEqual(['rail', 'railRest']);
+      expect(split.frame.nodes.find(({ id }) => id === 'stay1')!.anchor).toMatchObject({ member: part });
+      expect(distance(planMade(split).frame.nodes.stay1!, was.frame.nodes.stay1!)).toBeLessThan(0.01);
+    }
+  });
+  it('a bend goes down, and back on an upright tube', () => {
+    const document = framed([
+      {
+        id: 'level',
+        corners: [
+          [0, 0, 500],
+          [600, 0, 500],
+        ],
+        section: round(30),
+      },
+      {
+        id: 'post',
+        corners: [
+          [0, 0, 0],
+          [0, 0, 600],
+        ],
+        section: round(30),
+      },
+    ]);
+    const { frame } = planMade(document);
+    const corner = (id: string) => {
+      const bent = kept(bendMember(document, frame, id, 0.5, 40));
+      const { bends } = bent.frame.members.find((member) => member.id === id)!;
+      return planMade(bent).frame.nodes[bends[0]!.node]!;
+    };
+    expect(distance(corner('level'), [300, 0, 460])).toBeLessThan(0.1);
+    expect(distance(corner('post'), [-40, 0, 300])).toBeLessThan(0.1);
+  });
+  it('who runs through can be swapped at an end, and not in the middle of a tube', () => {
+    const bike = made();
+    const { frame } = planMade(bike);
+    // The seat tube ends at the shell: now the shell would be cut to fit it.
+    const swapped = kept(swapThrough(bike, frame, 'seatTube', 'start'));
+    const shell = swapped.frame.members.find(({ id }) => id === 'bottomBracketShell')!;
+    expect([shell.ends.start.cut, shell.ends.end.cut]).toContain('coped');
+    expect(swapped.frame.members.find(({ id }) => id === 'seatTube')!.ends.start.cut).toBe('plain');
+    const refused = swapThrough(bike, frame, 'topTube', 'end');
+    expect(refused).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('Split it there first') as string,
+    });
+  });
+  it('a tube off the middle can be one of a pair, one in the middle cannot', () => {
+    const kart = made('kart', 'kart');
+    const { frame } = planMade(kart);
+    const paired = kept(mirrorMember(kart, frame, 'hangerRail'));
+    expect(planMade(paired).frame.pieces.filter(({ member }) => member.id === 'hangerRail').length).toBe(2);
+    expect(mirrorMember(made(), planMade(made()).frame, 'topTube').ok).toBe(false);
+  });
+  it('one taken out leaves the others where they were, cut to fit what is left', () => {
+    const bike = made();
+    const was = planMade(bike);
+    const without = deleteMembers(bike, was.frame, ['seatTube']);
+    expect(readDocument(JSON.parse(JSON.stringify(without))).ok).toBe(true);
+    const now = planMade(without);
+    expect(distance(now.frame.nodes.topAtSeat!, was.frame.nodes.topAtSeat!)).toBeLessThan(1e-9);
+    expect(without.frame.members.find(({ id }) => id === 'topTube')!.ends.end.cut).toBe('plain');
+    expect(without.frame.members.find(({ id }) => id === 'downTube')!.ends.end).toMatchObject({
+      hosts: [{ member: 'bottomBracketShell' }],
+    });
+  });
+});
+
+describe('nodes in builders’ words', () => {
+  const bike = made();
+  const was = planMade(bike);
+  const path = (id: string) => was.frame.pieces.find((piece) => piece.id === id)!.path;
+  it('square to, in line with, parallel at a distance, midway, the same on the other side', () => {
+    const placed = (anchor: Parameters<typeof withAnchor>[2]) =>
+      planMade(withAnchor(bike, 'topAtSeat', anchor)).frame.nodes.topAtSeat!;
+    const head = was.frame.nodes.topAtHead!;
+    const square = placed({ on: 'square', member: 'seatTube', node: 'topAtHead' });
+    const seat = path('seatTube').legs[0]!;
+    expect(
+      square.reduce((sum, value, index) => sum + (value - head[index]!) * seat.direction[index]!, 0),
+    ).toBeCloseTo(0, 6);
+    const inLine = placed({ on: 'inLine', member: 'seatTube', nodes: ['downAtHead', 'topAtHead'] });
+    expect(nearestOn(path('headTube'), inLine).away).toBeGreaterThan(0);
+    const parallel = placed({ on: 'parallel', member: 'seatTube', to: 'downTube', distance: 200 });
+    // Source: distance of a point from a line.
+    const down = path('downTube').legs[0]!;
+    const off = parallel.map((value, index) => value - down.from[index]!);
+    const along = off.reduce((sum, value, index) => sum + value * down.direction[index]!, 0);
+    expect(Math.sqrt(off.reduce((sum, value) => sum + value * value, 0) - along * along)).toBeCloseTo(200, 6);
+    const midway = placed({ on: 'share', member: 'seatTube', share: 0.5, offset: [0, 0, 0] });
+    expect(midway[2]).toBeCloseTo((was.frame.nodes.bottomBracket![2] + was.frame.nodes.seatTop![2]) / 2, 6);
+    expect(placed({ on: 'mirror', node: 'dropout' })[1]).toBe(-was.frame.nodes.dropout![1]);
+  });
+});
+
+describe('bad frames still draw', () => {
+  it('two ends that wait for each other are told once, with all their pieces', () => {
+    const bike = made();
+    const circle = withEnd(bike, 'seatTube', 'start', {
+      cut: 'coped',
+      hosts: [{ member: 'downTube', side: 'same' }],
+      besideAxis: false,
+      allowance: 0,
+    });
+    const plan = planMade(circle);
+    const told = plan.findings.filter(({ code }) => code === 'hosts-in-circle');
+    expect(told.map(({ values }) => values.pieces)).toEqual(['3, 4']);
+    expect(plan.cuts.length).toBe(planMade(bike).cuts.length);
+  });
+  it('a node on a tube that is gone names itself, and the rest is there', () => {
+    const bike = made();
+    const lost = {
+      ...bike,
+      frame: {
+        ...bike.frame,
+        members: bike.frame.members
+          .filter(({ id }) => id !== 'seatTube')
+          .map((member) => ({
+            ...member,
+            ends: {
+              start: { cut: 'plain' as const, setback: 0, allowance: 0 },
+              end: { cut: 'plain' as const, setback: 0, allowance: 0 },
+            },
+          })),
+      },
+    };
+    const plan = planMade(lost);
+    expect(plan.findings.map(({ code }) => code)).toContain('node-host-gone');
+    expect(plan.frame.pieces.map(({ id }) => id)).toContain('downTube');
+  });
+  it('a tube with no room for its bend says which radius fits', () => {
+    const bike = made();
+    const bent = kept(bendMember(bike, planMade(bike).frame, 'topTube', 0.5, 200));
+    const tight = {
+      ...bent,
+      frame: {
+        ...bent.frame,
+        members: bent.frame.members.map((member) => ({
+          ...member,
+          bends: member.bends.map((bend) => ({ ...bend, radius: 2000 })),
+        })),
+      },
+    };
+    const finding = planMade(tight).findings.find(({ code }) => code === 'bend-no-room')!;
+    expect(Number(finding.values.fits)).toBeLessThan(2000);
+  });
+});
+
+describe('the builder’s own edits', () => {
+  it('are listed, and stay when the frame is made again from a changed stance', () => {
+    const bike = made();
+    const edited = chooseSection(
+      ['topTube'],
+      'round-31.8x1.2',
+    )(
+      withAnchor(bike, 'topAtSeat', {
+        on: 'member',
+        member: 'seatTube',
+        from: 'end',
+        distance: 90,
+        offset: [0, 0, 0],
+      }),
+    );
+    const braced = kept(
+      addTube(
+        edited,
+        planMade(edited).frame,
+        { member: 'topTube', side: 'middle', share: 0.4 },
+        { member: 'downTube', side: 'middle', share: 0.4 },
+        { name: 'Brace', section: 'round-16x1' },
+      ),
+    );
+    expect(frameEdits(bike)).toEqual([]);
+    expect(frameEdits(braced).map(({ name, how, properties }) => [name, how, ...properties])).toEqual([
+      ['Top tube', 'changed', 'section'],
+      ['Brace', 'added'],
+      ['Top tube at the seat tube', 'changed', 'anchor'],
+      expect.arrayContaining(['added']),
+      expect.arrayContaining(['added']),
+    ]);
+    const longer = {
+      ...braced,
+      stance: { ...braced.stance, held: { ...braced.stance.held, headTubeLength: 220 } },
+    };
+    const again = kept(frameMadeAgain(longer));
+    expect(frameEdits(again)).toEqual(frameEdits(braced));
+    const started = kept(frameFromPattern(again));
+    expect(frameEdits(started)).toEqual([]);
+  });
+});

@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { planMade } from '../../../../testing/made.js';
+import { framed, round, type Rod } from '../../../../testing/rods.js';
+import type { Section } from '../document/schema.js';
+
+const rod = (
+  id: string,
+  from: Rod['corners'][0],
+  to: Rod['corners'][0],
+  section: Section,
+  more = {},
+): Rod => ({
+  id,
+  corners: [from!, to!],
+  section,
+  ...more,
+});
+const meetings = (...rods: Rod[]) => planMade(framed(rods)).meetings;
+const real = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+describe('tubes that stand in each other', () => {
+  it('two round ones that pass by overlap by what their radii exceed the distance of their axes', () => {
+    // Source: distance of two lines square to each other's common normal.
+    fc.assert(
+      fc.property(real(10, 50), real(10, 50), real(0, 60), real(0.3, 2.8), (one, other, gap, angle) => {
+        const [x, y] = [300 * Math.cos(angle), 300 * Math.sin(angle)];
+        const found = meetings(
+          rod('a', [0, -300, 500], [0, 300, 500], round(one)),
+          rod('b', [-y, -x, 500 + gap], [y, x, 500 + gap], round(other)),
+        );
+        const overlap = (one + other) / 2 - gap;
+        fc.pre(Math.abs(overlap - 1) > 1e-6);
+        expect(found.length).toBe(overlap > 1 ? 1 : 0);
+        if (found[0]) {
+          expect(found[0].overlap).toBeCloseTo(overlap, 3);
+          expect(found[0].alongA).toBeCloseTo(300, 3);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('an upright box counts by the side that it turns to the other', () => {
+    const box: Section = {
+      id: 'b',
+      name: 'b',
+      shape: 'rectangular',
+      width: 20,
+      height: 60,
+      wall: 2,
+      corner: 4,
+    };
+    const over = (gap: number) =>
+      meetings(
+        rod('a', [-300, 0, 500], [300, 0, 500], box),
+        rod('b', [0, -300, 500 + gap], [0, 300, 500 + gap], round(20)),
+      )[0]?.overlap;
+    const beside = (gap: number) =>
+      meetings(
+        rod('a', [-300, 0, 500], [300, 0, 500], box),
+        rod('b', [0, gap, 200], [0, gap, 800], round(20)),
+      )[0]?.overlap;
+    expect([over(35), beside(15)]).toEqual([expect.closeTo(5, 6), expect.closeTo(5, 6)]);
+    expect([over(41), beside(21)]).toEqual([undefined, undefined]);
+  });
+  it('pairs are told once, for the left one; a pair may also meet itself', () => {
+    const middle = rod('bar', [0, -200, 500], [0, 200, 500], round(30));
+    const pair = rod('rails', [-300, 120, 510], [300, 120, 510], round(30), { mirrored: true });
+    expect(meetings(middle, pair).map(({ a, b }) => [a, b])).toEqual([['bar', 'rails:left']]);
+    expect(meetings(pair, middle).map(({ a, b }) => [a, b])).toEqual([['rails:left', 'bar']]);
+    const close = rod('rails', [-300, 10, 500], [300, 10, 500], round(30), { mirrored: true });
+    expect(meetings(close)).toEqual([
+      expect.objectContaining({
+        a: 'rails:left',
+        b: 'rails:right',
+        overlap: expect.closeTo(10, 6) as number,
+      }),
+    ]);
+  });
+  it('tubes that are cut to fit each other, or pass through by intent, are none of its business', () => {
+    const bar = rod('bar', [0, -200, 500], [0, 200, 500], round(40));
+    const leg = [
+      [0, 0, 500],
+      [300, 0, 500],
+    ] as const;
+    const cut = {
+      start: { cut: 'coped', hosts: [{ member: 'bar', side: 'same' }], besideAxis: false, allowance: 0 },
+      end: { cut: 'plain', setback: 0, allowance: 0 },
+    } as const;
+    expect(meetings(bar, rod('leg', ...leg, round(30))).length).toBe(1);
+    expect(meetings(bar, rod('leg', ...leg, round(30), { more: { ends: cut } }))).toEqual([]);
+    expect(meetings(bar, rod('leg', ...leg, round(30), { more: { through: ['bar'] } }))).toEqual([]);
+  });
+});

@@ -1,0 +1,277 @@
+import type { Frame, Piece } from '../frame/frame.js';
+import { carried } from '../frame/path.js';
+import { acrossOf } from '../frame/sections.js';
+import {
+  add,
+  along,
+  cross,
+  distance,
+  dot,
+  length,
+  scale,
+  subtract,
+  unit,
+  type Vector,
+} from '../vector/vector.js';
+import { edgePoint } from './edge.js';
+import { hostsOf } from './endCut.js';
+import type { PieceCut } from './cut.js';
+import { toRadians } from '../units/angle.js';
+
+/** Two tubes that stand in each other where neither is cut for the other. Lengths mm. */
+export interface Interference {
+  readonly a: string;
+  readonly b: string;
+  readonly overlap: number;
+  readonly at: Vector;
+  /** Way along the first tube's centre line from its start. */
+  readonly alongA: number;
+}
+
+/** Less than this is no overlap: what two welds at one node share, mm. */
+const TOUCH = 1;
+
+interface Rod {
+  readonly from: Vector;
+  readonly to: Vector;
+  /** Of a round one; half the larger size of another. */
+  readonly radius: number;
+  /** Of a square, rectangular or oval one: half sizes along two directions. */
+  readonly box?: {
+    readonly up: Vector;
+    readonly over: Vector;
+    readonly halfUp: number;
+    readonly halfOver: number;
+  };
+  readonly station: number;
+}
+interface Body {
+  readonly piece: Piece;
+  /** Points of its cut edges, worked out when first asked for. */
+  readonly edges: () => readonly { readonly points: readonly Vector[]; readonly station: number }[];
+  readonly rods: readonly Rod[];
+  readonly low: Vector;
+  readonly high: Vector;
+}
+export interface Meetings {
+  readonly frame: Frame;
+  readonly cuts: readonly PieceCut[];
+  readonly given: readonly PieceCut[];
+  readonly meetings: readonly Interference[];
+}
+
+/**
+ * Overlaps between tubes that are not joined: as round bodies of their larger size between what their ends take off,
+ * bends as short straights; and the points of their cut edges. One for a mirrored pair. What stood the same in an
+ * earlier plan is taken from there.
+ */
+export function interferences(
+  frame: Frame,
+  cuts: readonly PieceCut[],
+  before?: Meetings,
+): readonly Interference[] {
+  const byId = new Map(frame.pieces.map((piece) => [piece.id, piece]));
+  const cutOf = new Map(cuts.map((cut) => [cut.piece, cut]));
+  const old = before && unchanged(frame, cutOf, before);
+  const bodies = frame.pieces.map((piece) => bodyOf(piece, cutOf.get(piece.id)));
+  const joined = joinedPairs(frame.pieces, byId);
+  const found: Interference[] = [];
+  bodies.forEach((a, index) => {
+    // What a right twin meets, its left one meets on the other side.
+    if (a.piece.side === 'right') return;
+    for (let other = index + 1; other < bodies.length; other += 1) {
+      const b = bodies[other]!;
+      if (b.piece.side === 'right' && a.piece.side === 'middle') continue;
+      if (a.piece.supplied && b.piece.supplied) continue;
+      if (apart(a, b) || joined.has(pairKey(a.piece.id, b.piece.id))) continue;
+      if (old?.has(a.piece.id) && old.has(b.piece.id)) {
+        const known = before!.meetings.find(({ a: x, b: y }) => x === a.piece.id && y === b.piece.id);
+        if (known) found.push(known);
+        continue;
+      }
+      const meeting = meet(a, b);
+      if (meeting && meeting.overlap > TOUCH) found.push(meeting);
+    }
+  });
+  return found;
+}
+
+const pairKey = (a: string, b: string): string => (a < b ? `${a} ${b}` : `${b} ${a}`);
+
+function unchanged(
+  frame: Frame,
+  cutOf: ReadonlyMap<string, PieceCut>,
+  before: Meetings,
+): ReadonlySet<string> {
+  const oldCut = new Map([...before.cuts, ...before.given].map((cut) => [cut.piece, cut]));
+  return new Set(
+    frame.pieces.flatMap((piece) => {
+      const cut = cutOf.get(piece.id);
+      return cut !== undefined && cut === oldCut.get(piece.id) ? [piece.id] : [];
+    }),
+  );
+}
+
+/** Pairs of which one is cut to fit the other, passes through it, or is mitred with it. */
+function joinedPairs(pieces: readonly Piece[], byId: ReadonlyMap<string, Piece>): ReadonlySet<string> {
+  const pairs = new Set<string>();
+  for (const piece of pieces) {
+    for (const name of ['start', 'end'] as const)
+      for (const host of hostsOf(piece, name, byId)) pairs.add(pairKey(piece.id, host.id));
+    for (const id of piece.member.through ?? [])
+      for (const side of ['', ':left', ':right']) pairs.add(pairKey(piece.id, `${id}${side}`));
+  }
+  return pairs;
+}
+
+/** Straights that stand for a bend. */
+const BEND_STEPS = 4;
+
+function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
+  const radius = acrossOf(piece.section) / 2;
+  const from = cut ? cut.ends[0].station - cut.ends[0].edge.shortest.at : 0;
+  const to = cut ? cut.ends[1].station + cut.ends[1].edge.shortest.at : piece.length;
+  const rods: Rod[] = [];
+  for (const leg of piece.path.legs) {
+    const start = Math.max(leg.station, from);
+    const end = Math.min(leg.station + leg.length, to);
+    if (end > start + 1e-6)
+      rods.push({
+        from: along(leg.from, leg.direction, start - leg.station),
+        to: along(leg.from, leg.direction, end - leg.station),
+        radius,
+        station: start,
+        ...boxOf(piece, leg.direction, leg.station + leg.length / 2),
+      });
+  }
+  for (const arc of piece.path.arcs) {
+    if (arc.length < 1e-6) continue;
+    const radial = subtract(arc.from, arc.centre);
+    const at = (share: number): Vector => {
+      const angle = toRadians(arc.angle * share);
+      return add(
+        arc.centre,
+        add(scale(radial, Math.cos(angle)), scale(arc.direction, Math.sin(angle) * arc.radius)),
+      );
+    };
+    for (let step = 0; step < BEND_STEPS; step += 1)
+      rods.push({
+        from: at(step / BEND_STEPS),
+        to: at((step + 1) / BEND_STEPS),
+        radius,
+        station: arc.station + (arc.length * step) / BEND_STEPS,
+      });
+  }
+  const ends = rods.flatMap((rod) => [rod.from, rod.to]);
+  const bound = (axis: 0 | 1 | 2, sign: 1 | -1) =>
+    sign * Math.max(...ends.map((end) => sign * end[axis])) + sign * radius;
+  return {
+    piece,
+    edges: cut ? edgePoints(cut) : NO_EDGES,
+    rods,
+    low: [bound(0, -1), bound(1, -1), bound(2, -1)],
+    high: [bound(0, 1), bound(1, 1), bound(2, 1)],
+  };
+}
+
+function boxOf({ section, path, top }: Piece, direction: Vector, station: number): Pick<Rod, 'box'> {
+  if (section.shape === 'round') return {};
+  const up = carried(path, top, station);
+  const over = cross(direction, up);
+  return { box: { up, over, halfUp: section.height / 2, halfOver: section.width / 2 } };
+}
+
+const apart = ({ low: a, high: b }: Body, { low: c, high: d }: Body): boolean =>
+  a[0] > d[0] || c[0] > b[0] || a[1] > d[1] || c[1] > b[1] || a[2] > d[2] || c[2] > b[2];
+
+function meet(a: Body, b: Body): Interference | undefined {
+  let worst: Interference | undefined;
+  const take = (overlap: number, at: Vector, alongA: number) => {
+    if (overlap > (worst?.overlap ?? 0)) worst = { a: a.piece.id, b: b.piece.id, overlap, at, alongA };
+  };
+  for (const one of a.rods)
+    for (const other of b.rods) {
+      const near = nearestPoints(one, other);
+      const reach = reachOf(one, near.towards) + reachOf(other, near.towards);
+      take(reach - near.away, near.at, one.station + near.onA);
+    }
+  for (const [body, other, first] of [
+    [a, b, true],
+    [b, a, false],
+  ] as const)
+    for (const { points, station } of body.edges())
+      for (const point of points) {
+        const overlap = depthIn(point, other);
+        if (overlap > 0) take(overlap, point, first ? station : 0);
+      }
+  return worst;
+}
+
+/** How far a tube reaches out from its axis in a direction. Axes that cross have none: then its smaller half counts. */
+function reachOf({ from, to, radius, box }: Rod, towards: Vector): number {
+  if (!box) {
+    // Square to the axis all of the radius; along it, past a flat end, none.
+    const along = dot(towards, unit(subtract(to, from)));
+    return radius * Math.sqrt(Math.max(0, 1 - along * along));
+  }
+  if (towards === ORIGIN) return Math.min(box.halfUp, box.halfOver);
+  return Math.abs(dot(towards, box.up)) * box.halfUp + Math.abs(dot(towards, box.over)) * box.halfOver;
+}
+const ORIGIN: Vector = [0, 0, 0];
+
+/** How deep a point stands in a body; nought outside it. */
+function depthIn(point: Vector, { rods, low, high }: Body): number {
+  if (point[0] < low[0] || point[0] > high[0] || point[1] < low[1] || point[1] > high[1]) return 0;
+  if (point[2] < low[2] || point[2] > high[2]) return 0;
+  let deepest = 0;
+  for (const rod of rods) {
+    const span = subtract(rod.to, rod.from);
+    const share = dot(subtract(point, rod.from), span) / dot(span, span);
+    if (share < 0 || share > 1) continue;
+    const away = subtract(point, add(rod.from, scale(span, share)));
+    const overlap = rod.box
+      ? Math.min(
+          rod.box.halfUp - Math.abs(dot(away, rod.box.up)),
+          rod.box.halfOver - Math.abs(dot(away, rod.box.over)),
+        )
+      : rod.radius - length(away);
+    if (overlap > deepest) deepest = overlap;
+  }
+  return deepest;
+}
+
+/** Points of a cut edge at every tenth wall line. */
+function edgePoints({ ends }: PieceCut): Body['edges'] {
+  let known: ReturnType<Body['edges']> | undefined;
+  return () =>
+    (known ??= ends.map((end) => {
+      const points: Vector[] = [];
+      for (let line = 0; line < end.edge.outer.length; line += 10) {
+        const value = end.edge.outer[line]!;
+        if (!Number.isNaN(value))
+          points.push(edgePoint(end, end.outline.u[line]!, end.outline.v[line]!, value));
+      }
+      return { points, station: end.station };
+    }));
+}
+const NO_EDGES: Body['edges'] = () => [];
+
+/** Source: closest points of two segments, e.g. Ericson, Real-Time Collision Detection, 5.1.9; from memory. */
+function nearestPoints(a: Rod, b: Rod): { away: number; at: Vector; onA: number; towards: Vector } {
+  const u = subtract(a.to, a.from);
+  const v = subtract(b.to, b.from);
+  const w = subtract(a.from, b.from);
+  const [uu, uv, vv, uw, vw] = [dot(u, u), dot(u, v), dot(v, v), dot(u, w), dot(v, w)];
+  const bounded = (value: number) => Math.min(1, Math.max(0, value));
+  const bottom = uu * vv - uv * uv;
+  let s = bottom > 1e-9 * uu * vv ? bounded((uv * vw - vv * uw) / bottom) : 0;
+  let t = (uv * s + vw) / vv;
+  if (t < 0 || t > 1) {
+    t = bounded(t);
+    s = bounded((uv * t - uw) / uu);
+  }
+  const [p, q] = [add(a.from, scale(u, s)), add(b.from, scale(v, t))];
+  const away = distance(p, q);
+  const towards = away > 1e-9 ? scale(subtract(q, p), 1 / away) : ORIGIN;
+  return { away, at: scale(add(p, q), 0.5), onA: s * Math.sqrt(uu), towards };
+}

@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { made, planMade } from '../../../../testing/made.js';
+import type { BuildDocument } from '../document/schema.js';
+import { planBuild } from '../plan.js';
+import { add, scale } from '../vector/vector.js';
+import { cutPiece, surroundingsOf } from './endCut.js';
+import { sawOf } from './planar.js';
+
+const CASES = [
+  ['bicycle', 'trail'],
+  ['motorcycle', 'sport'],
+  ['tadpole-trike', 'tadpole'],
+  ['kart', 'ladder'],
+  ['buggy', 'buggy'],
+] as const;
+
+/** The document with one of its nodes moved. */
+function moved(document: BuildDocument, pick: number, by: number): BuildDocument {
+  const nodes = document.frame.nodes;
+  const index = pick % nodes.length;
+  return {
+    ...document,
+    frame: {
+      ...document.frame,
+      nodes: nodes.map((node, at) => {
+        const { anchor } = node;
+        if (at !== index || !('offset' in anchor)) return node;
+        return {
+          ...node,
+          anchor: { ...anchor, offset: [anchor.offset[0] + by, anchor.offset[1], anchor.offset[2] + by / 2] },
+        };
+      }),
+    },
+  };
+}
+
+describe.each(CASES)('%s, %s', (kind, set) => {
+  const document = made(kind, set);
+  it('a plan that takes what it can from the one before is the plan that starts afresh', () => {
+    const first = planMade(document);
+    fc.assert(
+      fc.property(fc.nat({ max: 500 }), fc.double({ min: -6, max: 6, noNaN: true }), (pick, by) => {
+        const next = moved(document, pick, by);
+        const afresh = planBuild(next);
+        const taken = planBuild(next, first);
+        if (!afresh.ok || !taken.ok) throw new Error('no plan');
+        expect(taken.plan.findings).toEqual(afresh.plan.findings);
+        expect(taken.plan.meetings).toEqual(afresh.plan.meetings);
+        taken.plan.cuts.forEach((cut, index) => {
+          const other = afresh.plan.cuts[index]!;
+          expect([
+            cut.overall,
+            cut.betweenCentres,
+            cut.mass,
+            ...cut.ends.flatMap(({ matchAngle, saw }) => [matchAngle, saw]),
+          ]).toEqual([
+            other.overall,
+            other.betweenCentres,
+            other.mass,
+            ...other.ends.flatMap(({ matchAngle, saw }) => [matchAngle, saw]),
+          ]);
+        });
+      }),
+      { numRuns: 12 },
+    );
+  });
+  it('a right twin mirrored from its left one is what casting it finds', () => {
+    const { frame, cuts, given } = planMade(document);
+    const around = surroundingsOf(frame);
+    for (const piece of frame.pieces.filter(({ side }) => side === 'right')) {
+      const cut = [...cuts, ...given].find((each) => each.piece === piece.id)!;
+      cutPiece(piece, around).forEach((end, index) => {
+        const mirrored = cut.ends[index]!;
+        expect(mirrored.hosts).toEqual(end.hosts);
+        expect(mirrored.station).toBeCloseTo(end.station, 6);
+        end.edge.outer.forEach((value, line) =>
+          expect(
+            Math.abs(value - mirrored.edge.outer[line]!),
+            `${piece.name} ${end.end} ${line}`,
+          ).toBeLessThan(1e-5),
+        );
+      });
+    }
+  });
+});
+
+describe('saw angles', () => {
+  it('miter and bevel turn a square blade into the plane of the cut', () => {
+    const part = fc.double({ min: -0.8, max: 0.8, noNaN: true });
+    fc.assert(
+      fc.property(part, part, (u, v) => {
+        const saw = sawOf([1, u, v])!;
+        const [m, b] = [(saw.miter * Math.PI) / 180, (saw.bevel * Math.PI) / 180];
+        // The blade, square to the tube, turned about the upright by the miter and tilted by the bevel.
+        const blade = [Math.cos(b) * Math.cos(m), Math.sin(b), Math.cos(b) * Math.sin(m)] as const;
+        const normal = scale([1, u, v], 1 / Math.hypot(1, u, v));
+        expect(Math.hypot(...add(blade, scale(normal, -1)))).toBeLessThan(1e-9);
+        // Lines on the faces, off square: plane trigonometry.
+        expect(Math.tan((saw.onMatchFace * Math.PI) / 180)).toBeCloseTo(v, 9);
+        expect(Math.tan((saw.onNextFace * Math.PI) / 180)).toBeCloseTo(u, 9);
+      }),
+    );
+  });
+  it('a rail tapered by an inch over a foot is cut at half of 4.76 degrees on each side of its corner', () => {
+    // Source: practice; arithmetic: atan(1/12) = 4.76 degrees, halved by the mitre.
+    const ladder = made('kart', 'ladder');
+    const frame = {
+      ...ladder.frame,
+      nodes: ladder.frame.nodes.map((node) =>
+        node.id === 'noseTip'
+          ? {
+              ...node,
+              anchor: {
+                on: 'node' as const,
+                node: 'railCorner',
+                offset: [304.8, -25.4, 0] as [number, number, number],
+              },
+            }
+          : node,
+      ),
+    };
+    const rail = planMade({ ...ladder, frame }).cuts.find(({ piece }) => piece === 'rails:left')!;
+    expect(rail.ends[1].offSquare).toBeCloseTo(4.76 / 2, 2);
+  });
+});

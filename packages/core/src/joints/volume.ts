@@ -1,0 +1,60 @@
+import { polygonArea } from 'd3-polygon';
+import type { Piece } from '../frame/frame.js';
+import { uncutVolume } from '../frame/volume.js';
+import { propertiesOf, roundTube } from '../frame/sections.js';
+import type { EndCut } from './endCut.js';
+import { WALL_LINES } from './edge.js';
+import type { ButtTrim } from './cut.js';
+
+/** Metal in a cut piece with its caps, mm3: its body between the two cutter centres, and what each cut leaves or takes beyond them. */
+export function cutVolume(
+  piece: Piece,
+  [start, end]: readonly [EndCut, EndCut],
+  betweenCentres: number,
+  trim: ButtTrim | undefined,
+): number {
+  const { section } = piece;
+  const ends = beyond(start) + beyond(end) + capOf(piece, start) + capOf(piece, end);
+  if (section.shape !== 'round' || !section.butts || !trim)
+    return uncutVolume(section, betweenCentres) + ends;
+  const body = propertiesOf(section).area;
+  const thick = ([cut, off, butt]: readonly [
+    EndCut,
+    number,
+    { wall: number; length: number; taper: number },
+  ]) =>
+    (roundTube(section.diameter, butt.wall).area - body) *
+    Math.max(0, butt.length + butt.taper / 2 - off - cut.edge.longest.at);
+  return (
+    body * betweenCentres +
+    thick([start, trim.start, section.butts.start]) +
+    thick([end, trim.end, section.butts.end]) +
+    ends
+  );
+}
+
+/** Metal of the cap on an end that has one: as large as the tube outside. */
+function capOf({ member }: Piece, { end, outline: { u, v } }: EndCut): number {
+  const cut = member.ends[end];
+  return cut.cut === 'capped'
+    ? Math.abs(polygonArea(Array.from(u, (x, line) => [x, v[line]!]))) * cut.thickness
+    : 0;
+}
+
+/**
+ * Metal beyond an end's cutter centre, by wall lines: each stands for a strip of wall as wide as half-way to its
+ * neighbours, its length running straight from the inner to the outer edge.
+ */
+function beyond({ edge, outline, wall }: EndCut): number {
+  const { wide, narrow } = outline;
+  let volume = 0;
+  for (let line = 0; line < WALL_LINES; line += 1) {
+    const outer = edge.outer[line]!;
+    if (Number.isNaN(outer)) continue;
+    const met = edge.inner[line]!;
+    const inner = Number.isNaN(met) ? outer : met;
+    const [outside, inside] = [wide[line]!, narrow[line]!];
+    volume += wall * ((inner * (outside + inside)) / 2 + (outer - inner) * (inside / 6 + outside / 3));
+  }
+  return volume;
+}
