@@ -10,4 +10,7 @@ export {
   type SheetSize,
 } from './patterns/sheets.js';
 export { stripsOf, type Strip } from './patterns/strip.js';
+export { cutListCsv } from './lists/cutList.js';
+export { frameGltf } from './solids/gltf.js';
+export { frameStl } from './solids/stl.js';
 export { pieceDrawing } from './patterns/pieceDrawing.js';

@@ -69,7 +69,7 @@ describe('a pattern on paper, rendered by poppler', () => {
         return b + ((d - b) * (at - a)) / (c - a);
       };
       const errors = Array.from({ length: 360 }, (_, degrees) => {
-        const expected = end.edge.outer[(strip.seam + degrees) % 360]! - end.edge.outer[strip.seam]!;
+        const expected = end.edge.outer[(strip!.seam + degrees) % 360]! - end.edge.outer[strip!.seam]!;
         return Math.abs(height((degrees / 360) * girth) - expected);
       });
       return Math.max(...errors);
@@ -81,7 +81,11 @@ describe('a pattern on paper, rendered by poppler', () => {
   it('every piece and end is on the sheets once, with its number', async () => {
     const pages = measurePdf(await drawingsToPdf(patternSheets(plan.cuts, options), 'test'));
     const text = pages.map((page) => page.text).join('\n');
-    for (const each of plan.cuts) expect(text.split(`${each.name}, first end`).length - 1, each.name).toBe(1);
+    for (const each of plan.cuts) {
+      const apart = stripsOf(each, 0.1, options.display).length === 2;
+      expect(text.split(`${each.name}, first end`).length - 1, each.name).toBe(apart ? 1 : 0);
+      expect(text, each.name).toContain(each.name);
+    }
     // Letters that the paper's font lacks lose their accent; the sheet is never lost.
     expect(text).toContain('Zó');
   });
@@ -94,6 +98,7 @@ describe('a pattern on paper, rendered by poppler', () => {
   it('wraps never overlap on a sheet, and keep clear of the seam’s worst places', () => {
     for (const each of plan.cuts) {
       for (const [index, strip] of stripsOf(each, 0.1, options.display).entries()) {
+        if (strip.id === each.piece) continue;
         const end = each.ends[index]!;
         const away = Math.abs(((strip.seam + 180) % 360) - 180);
         expect(away, `${strip.title} seam at the match line`).toBeGreaterThan(20);
@@ -102,10 +107,47 @@ describe('a pattern on paper, rendered by poppler', () => {
     }
   });
 
+  it('a short straight piece has both cut edges on one strip, as far apart as they are on the tube', () => {
+    const kart = planMade(made('kart', 'kart'));
+    const brace = kart.cuts.find(({ mark }) => mark === '8L')!;
+    const [strip, ...more] = stripsOf(brace, 0.1, options.display);
+    expect(more).toEqual([]);
+    const curves = strip!.marks.flatMap((mark) =>
+      mark.as === 'path' && mark.stroke === 'cut' && mark.points.length === 361 ? [mark.points] : [],
+    );
+    expect(curves.length).toBe(2);
+    // At any line: between the two centres, and what each end has beyond its own.
+    for (const step of [0, 60, 145, 290]) {
+      const line = (strip!.seam + step) % 360;
+      const apart =
+        brace.betweenCentres +
+        brace.ends[1].edge.outer[line]! +
+        brace.ends[0].edge.outer[(360 - line) % 360]!;
+      expect(curves[1]![step]![1] - curves[0]![step]![1]).toBeCloseTo(apart, 6);
+      expect(curves[0]![step]![0]).toBeCloseTo(curves[1]![step]![0], 6);
+    }
+  });
+
+  it('a square tube’s wrap is as long as its outside with its round corners, and tells both saw angles', () => {
+    const ladder = planMade(made('kart', 'ladder'));
+    const nose = ladder.cuts.find(({ mark }) => mark === '2L')!;
+    const [strip] = stripsOf(nose, 0, options.display);
+    // Source: 2 (w + h) less 8 corners' squares, plus a whole circle of them.
+    expect(strip!.girth).toBeCloseTo(2 * (25 + 75) - 8 * 3.2 + 2 * Math.PI * 3.2, 2);
+    expect(
+      strip!.marks.filter(
+        (mark) => mark.as === 'text' && /off square$/.test(mark.text) && mark.anchor === 'middle',
+      ).length,
+    ).toBe(2);
+  });
+
   it('a tube whose wrap fits no sheet is named', () => {
     const huge = {
       ...cut('4'),
-      ends: cut('4').ends.map((end) => ({ ...end, outerDiameter: 120 })) as unknown as [never, never],
+      ends: cut('4').ends.map((end) => ({
+        ...end,
+        outline: { ...end.outline, perimeter: 377, developed: end.outline.developed.map((way) => way * 3.8) },
+      })) as unknown as [never, never],
     };
     expect(() => patternSheets([huge], options)).toThrow(PatternTooLarge);
   });

@@ -2,16 +2,15 @@ import type { LengthDisplay, PieceCut } from '@larchwood/core';
 import { placed, type Drawing } from '../drawing.js';
 import { stripsOf } from './strip.js';
 
-/** Both ends of one piece side by side, for a single SVG. */
+/** The wraps of one piece side by side, for a single SVG. */
 export function pieceDrawing(cut: PieceCut, paperThickness: number, display: LengthDisplay): Drawing {
-  const [first, second] = stripsOf(cut, paperThickness, display);
-  const height = Math.max(first.height, second.height);
-  return {
-    width: first.width + second.width + 18,
-    height: height + 8,
-    marks: [
-      ...placed(first.marks, [4, 4 + height - first.height]),
-      ...placed(second.marks, [first.width + 14, 4 + height - second.height]),
-    ],
-  };
+  const strips = stripsOf(cut, paperThickness, display);
+  const height = Math.max(...strips.map((strip) => strip.height));
+  let x = 4;
+  const marks = strips.flatMap((strip) => {
+    const at = x;
+    x += strip.width + 10;
+    return placed(strip.marks, [at, 4 + height - strip.height]);
+  });
+  return { width: x - 6, height: height + 8, marks };
 }

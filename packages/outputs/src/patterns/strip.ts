@@ -1,12 +1,7 @@
-import {
-  formatAngle,
-  formatLength,
-  WALL_LINES,
-  type EndCut,
-  type LengthDisplay,
-  type PieceCut,
-} from '@larchwood/core';
-import { label, path, type Drawing, type Mark, type Point } from '../drawing.js';
+import { WALL_LINES, type EndCut, type LengthDisplay, type PieceCut } from '@larchwood/core';
+import { path, type Drawing, type Mark } from '../drawing.js';
+import { arrow, cornerMarks, edgeMarks, quarterMarks, slotMarks, valueAt } from './stripMarks.js';
+import { joinedWords, words } from './stripWords.js';
 
 /** The paper wrap of one end of one piece, printed side out, cut edge up. */
 export interface Strip extends Drawing {
@@ -24,19 +19,46 @@ export interface Strip extends Drawing {
 const SLEEVE = 27; // paper below the throat, mm: room to glue, and for the words
 const TAB = 6;
 const TOP = 3;
-const SHOW_INNER = 0.2;
 const KEEP_SEAM_OFF = 25;
 
-export function stripsOf(
-  cut: PieceCut,
-  paperThickness: number,
-  display: LengthDisplay,
-): readonly [Strip, Strip] {
-  const bases = cut.ends.map((end) => Math.ceil(SLEEVE + (end.slot?.depth ?? 0) - end.edge.shortest.at));
+/** Room below a joined strip's lower edge for nothing but itself, mm; and how tall a strip may be to carry both ends. */
+const JOINED_AT_MOST = 235;
+
+/**
+ * The wraps of a piece: one that carries both cut edges, placed to each other by the match line, where the piece is straight
+ * and short enough for a sheet; else one for each end.
+ */
+export function stripsOf(cut: PieceCut, paperThickness: number, display: LengthDisplay): readonly Strip[] {
+  const [start, end] = cut.ends;
+  const height = cut.betweenCentres + start.edge.longest.at + end.edge.longest.at;
+  const room = cut.betweenCentres + start.edge.shortest.at + end.edge.shortest.at;
+  const straight = start.straight === Infinity && end.straight === Infinity;
+  if (straight && height <= JOINED_AT_MOST && room >= JOINED_ROOM && sameOutline(start, end))
+    return [joinedStrip(cut, paperThickness, display)];
+  const bases = cut.ends.map((each) => Math.ceil(SLEEVE + (each.slot?.depth ?? 0) - each.edge.shortest.at));
   const apart = cut.betweenCentres - bases[0]! - bases[1]!;
-  const make = (index: 0 | 1) => strip(cut, cut.ends[index], bases[index]!, apart, paperThickness, display);
-  return [make(0), make(1)];
+  return cut.ends.map((each, index) => strip(cut, each, bases[index]!, apart, paperThickness, display));
 }
+/** Words need so much between the two throats, mm. */
+const JOINED_ROOM = 30;
+
+const sameOutline = (a: EndCut, b: EndCut): boolean =>
+  Math.abs(a.outline.perimeter - b.outline.perimeter) < 1e-6;
+
+/** Way round the paper of a wall line from the strip's left edge, where the line may lie between two sampled ones. */
+function around({ outline }: EndCut, seam: number, girth: number): (line: number) => number {
+  const place = (line: number): number => {
+    const whole = ((line % WALL_LINES) + WALL_LINES) % WALL_LINES;
+    const low = Math.floor(whole);
+    const [a, b] = [outline.developed[low]!, outline.developed[low + 1]!];
+    return ((a + (b - a) * (whole - low)) / outline.perimeter) * girth;
+  };
+  const from = place(seam);
+  return (line) => (place(line) - from + girth) % girth;
+}
+
+const girthOf = ({ outline }: EndCut, paperThickness: number): number =>
+  outline.perimeter + Math.PI * paperThickness;
 
 function strip(
   cut: PieceCut,
@@ -46,28 +68,30 @@ function strip(
   paperThickness: number,
   display: LengthDisplay,
 ): Strip {
-  const girth = Math.PI * (end.outerDiameter + paperThickness);
+  const girth = girthOf(end, paperThickness);
   const seam = seamOf(end);
   const longest = end.edge.longest.at;
   const height = TOP + longest + base;
-  const x = (degrees: number): number => ((((degrees - seam) % 360) + 360) % 360) * (girth / 360);
+  const x = around(end, seam, girth);
   const y = (at: number): number => TOP + longest - at;
   const foot = y(-base);
+  const seamY = y(valueAt(end, seam));
   const marks: Mark[] = [
-    ...edgeMarks(end, seam, girth, y),
+    ...edgeMarks(end, seam, girth, x, y),
     path('cut', [
-      [0, y(valueAt(end, seam))],
+      [0, seamY],
       [0, foot],
       [girth, foot],
-      [girth, y(valueAt(end, seam))],
+      [girth, seamY],
     ]),
     path('fold', [
-      [girth, y(valueAt(end, seam)) + 2],
-      [girth + TAB, y(valueAt(end, seam)) + 4],
+      [girth, seamY + 2],
+      [girth + TAB, seamY + 4],
       [girth + TAB, foot - 2],
       [girth, foot],
     ]),
     ...quarterMarks(end, x, foot, y, girth),
+    ...cornerMarks(end, x, y, foot),
     ...slotMarks(end, x, y, girth, paperThickness),
     ...words(cut, end, girth, foot, apart, display, x(0)),
   ];
@@ -84,15 +108,66 @@ function strip(
   };
 }
 
-const valueAt = (end: EndCut, degrees: number): number =>
-  end.edge.outer[((Math.round(degrees) % WALL_LINES) + WALL_LINES) % WALL_LINES] ?? end.edge.longest.at;
+/** Both cut edges on one wrap: the second end's up, the first end's down, their match lines one line. */
+function joinedStrip(cut: PieceCut, paperThickness: number, display: LengthDisplay): Strip {
+  const [start, end] = cut.ends;
+  const girth = girthOf(end, paperThickness);
+  const seam = seamOf(end, start);
+  const x = around(end, seam, girth);
+  const turned = (line: number): number => x(WALL_LINES - line);
+  const top = end.edge.longest.at;
+  const y = (at: number): number => TOP + top - at;
+  const low = (at: number): number => TOP + top + cut.betweenCentres + at;
+  const startSeam = WALL_LINES - seam;
+  const middle = TOP + top + (cut.betweenCentres + start.edge.shortest.at - end.edge.shortest.at) / 2;
+  const marks: Mark[] = [
+    ...edgeMarks(end, seam, girth, x, y),
+    ...edgeMarks(start, startSeam, girth, turned, low, true),
+    path('cut', [
+      [0, y(valueAt(end, seam))],
+      [0, low(valueAt(start, startSeam))],
+    ]),
+    path('cut', [
+      [girth, y(valueAt(end, seam))],
+      [girth, low(valueAt(start, startSeam))],
+    ]),
+    path('fold', [
+      [girth, y(valueAt(end, seam)) + 2],
+      [girth + TAB, y(valueAt(end, seam)) + 4],
+      [girth + TAB, low(valueAt(start, startSeam)) - 4],
+      [girth, low(valueAt(start, startSeam)) - 2],
+    ]),
+    path('match', [
+      [x(0), y(valueAt(end, 0))],
+      [x(0), low(valueAt(start, 0))],
+    ]),
+    ...arrow(end, x, y, girth, 1),
+    ...arrow(start, turned, low, girth, -1),
+    ...slotMarks(end, x, y, girth, paperThickness),
+    ...slotMarks(start, turned, low, girth, paperThickness, -1),
+    ...joinedWords(cut, girth, middle, display, x(0)),
+  ];
+  return {
+    id: cut.piece,
+    mark: cut.mark,
+    title: `${cut.mark} ${cut.name}`,
+    width: girth + TAB,
+    height: TOP + top + cut.betweenCentres + start.edge.longest.at + 1,
+    marks,
+    girth,
+    seam,
+    base: cut.betweenCentres,
+  };
+}
 
 /** The seam goes where the edge is flattest, away from the match line, the acute side and a slot: there a slip does least harm. */
-function seamOf(end: EndCut): number {
+function seamOf(end: EndCut, other?: EndCut): number {
   const marked = [
     0,
     end.matchAngle,
     ...(end.slotAngle === undefined ? [] : [end.slotAngle, end.slotAngle + 180]),
+    ...(other ? [-other.matchAngle] : []),
+    ...(other?.slotAngle === undefined ? [] : [-other.slotAngle, 180 - other.slotAngle]),
   ];
   const away = (degrees: number, mark: number) => Math.abs(((((degrees - mark) % 360) + 540) % 360) - 180);
   let best = 180;
@@ -105,157 +180,4 @@ function seamOf(end: EndCut): number {
     if (score < least) [least, best] = [score, degrees];
   }
   return best;
-}
-
-function edgeMarks(end: EndCut, seam: number, girth: number, y: (at: number) => number): Mark[] {
-  const runs = (line: readonly (number | null)[]): Point[][] => {
-    const all: Point[][] = [[]];
-    for (let step = 0; step <= WALL_LINES; step += 1) {
-      const value = line[(seam + step) % WALL_LINES];
-      if (value == null) all.push([]);
-      else all.at(-1)!.push([(step / WALL_LINES) * girth, y(value)]);
-    }
-    return all.filter((run) => run.length > 1);
-  };
-  const outer = runs(end.edge.outer).map((run) => path('cut', run));
-  const differ = end.edge.outer.some(
-    (value, index) => Math.abs((value ?? 0) - (end.edge.inner[index] ?? 0)) > SHOW_INNER,
-  );
-  return differ ? [...outer, ...runs(end.edge.inner).map((run) => path('inner', run))] : outer;
-}
-
-/** Match line up the whole strip with punch marks, ticks at the quarters, and an arrow on the acute side. */
-function quarterMarks(
-  end: EndCut,
-  x: (degrees: number) => number,
-  foot: number,
-  y: (at: number) => number,
-  girth: number,
-): Mark[] {
-  const match = x(0);
-  const punch = (at: number): Mark[] => [
-    path('thin', [
-      [match - 1.5, at],
-      [match + 1.5, at],
-    ]),
-    path('thin', [
-      [match, at - 1.5],
-      [match, at + 1.5],
-    ]),
-  ];
-  const marks: Mark[] = [
-    path('match', [
-      [match, y(valueAt(end, 0))],
-      [match, foot],
-    ]),
-    ...punch(foot - 3),
-    ...punch(y(valueAt(end, 0)) + 4),
-  ];
-  for (const quarter of [90, 180, 270])
-    marks.push(
-      path('thin', [
-        [x(quarter), foot],
-        [x(quarter), foot - 2],
-      ]),
-    );
-  if (end.cut === 'coped') {
-    const at = x(end.matchAngle);
-    const tip = y(valueAt(end, end.matchAngle)) + (Math.abs(at - x(0)) < 5 ? 7 : 2.5);
-    marks.push(
-      path(
-        'thin',
-        [
-          [at - 1.4, tip + 2.6],
-          [at, tip],
-          [at + 1.4, tip + 2.6],
-        ],
-        true,
-      ),
-      path('thin', [
-        [at, tip + 2.6],
-        [at, tip + 5],
-      ]),
-    );
-    const left = at > girth / 2;
-    const room = (left ? at : girth - at) - 3;
-    marks.push(
-      label(
-        [at + (left ? -2 : 2), tip + 2.6],
-        Math.min(1.8, room / 9),
-        end.includedAngle > 89.5 ? 'host runs this way' : 'host leans this way',
-        {
-          anchor: left ? 'end' : 'start',
-        },
-      ),
-    );
-  }
-  return marks;
-}
-
-function slotMarks(
-  end: EndCut,
-  x: (degrees: number) => number,
-  y: (at: number) => number,
-  girth: number,
-  paperThickness: number,
-): Mark[] {
-  if (end.slot === undefined || end.slotAngle === undefined) return [];
-  const { width, depth } = end.slot;
-  // A slot of this width, sawn through the middle, leaves the wall at this angle either side of its own.
-  const half = (Math.asin(Math.min(1, width / end.outerDiameter)) * (end.outerDiameter + paperThickness)) / 2;
-  const top = y(end.edge.longest.at);
-  return [end.slotAngle, end.slotAngle + 180].flatMap((angle) => {
-    const middle = x(angle);
-    const side = (at: number): Point[] => {
-      const inside = Math.min(girth, Math.max(0, at));
-      return [
-        [inside, top],
-        [inside, top + depth],
-      ];
-    };
-    const [left, right] = [side(middle - half), side(middle + half)];
-    return [
-      path('cut', [left[0]!, left[1]!, right[1]!, right[0]!]),
-      path('thin', [
-        [middle, top],
-        [middle, top + depth],
-      ]),
-    ];
-  });
-}
-
-function words(
-  cut: PieceCut,
-  end: EndCut,
-  girth: number,
-  foot: number,
-  apart: number,
-  display: LengthDisplay,
-  matchX: number,
-): Mark[] {
-  const size = Math.min(2.8, Math.max(1.7, girth / 34));
-  const joint =
-    end.cut === 'coped'
-      ? `fits ${end.hosts.join(' + ')}, ${formatAngle(end.offSquare)} off square`
-      : end.cut === 'slotted'
-        ? 'slot for the dropout'
-        : 'cut square';
-  const lines = [
-    `${cut.name}, ${end.end === 'start' ? 'first' : 'second'} end`,
-    joint,
-    `tube ${formatLength(end.outerDiameter, display, 2)}, printed side out`,
-    `this edge to the other: ${formatLength(apart, display)}`,
-  ];
-  // The words keep to the wider side of the match line.
-  const onRight = matchX < girth / 2;
-  const from: number = onRight ? matchX + 3 : 2;
-  const room = onRight ? girth - matchX - 5 : matchX - 7;
-  const fit = (text: string) => Math.min(size, room / (text.length * 0.52));
-  return [
-    label([from, foot - 2 - lines.length * (size + 0.9)], Math.min(6, room / 4), cut.mark, { bold: true }),
-    ...lines.map((text, index) =>
-      label([from, foot - 1.4 - (lines.length - 1 - index) * (size + 0.9)], fit(text), text),
-    ),
-    label([matchX - 2.8, foot - 9], Math.min(2, size), 'match', { anchor: 'middle', turned: true }),
-  ];
 }

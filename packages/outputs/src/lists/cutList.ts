@@ -1,0 +1,83 @@
+import Papa from 'papaparse';
+import {
+  findMaterial,
+  INCH,
+  type LengthDisplay,
+  type Piece,
+  type PieceCut,
+  type Plan,
+} from '@larchwood/core';
+import { jointName } from '../patterns/stripWords.js';
+
+/**
+ * The cut list as comma-separated values, one row a piece: lengths in the build's unit, angles in degrees, mass in kg.
+ * Text that a table program could take for a formula is kept as text.
+ */
+export function cutListCsv(plan: Plan, display: LengthDisplay): string {
+  const pieces = new Map(plan.frame.pieces.map((piece) => [piece.id, piece]));
+  const unit = display.length === 'mm' ? 'mm' : 'in';
+  const rows = [
+    ...plan.cuts.map((cut) => tubeRow(cut, pieces.get(cut.piece)!, display)),
+    ...plan.frame.plates.map((plate) => ({
+      ...EMPTY,
+      mark: plate.mark,
+      name: plate.name,
+      section: `plate ${length(plate.plate.thickness, display)} ${unit}`,
+      material: findMaterial(plate.plate.material)?.name ?? plate.plate.material,
+      mass: rounded(plate.mass, 3),
+    })),
+  ];
+  return Papa.unparse(
+    {
+      fields: HEADINGS.map(([, name]) => name.replace('{unit}', unit)),
+      data: rows.map((row) => HEADINGS.map(([key]) => row[key])),
+    },
+    { escapeFormulae: true, newline: '\r\n' },
+  );
+}
+
+const HEADINGS = [
+  ['mark', 'Piece'],
+  ['name', 'Name'],
+  ['section', 'Section'],
+  ['material', 'Material'],
+  ['blank', 'Blank ({unit})'],
+  ['overall', 'Longest ({unit})'],
+  ['saddle', 'Saddle to saddle ({unit})'],
+  ['first', 'First end'],
+  ['firstAngle', 'First end off square (deg)'],
+  ['second', 'Second end'],
+  ['secondAngle', 'Second end off square (deg)'],
+  ['match', 'Match angle (deg)'],
+  ['bends', 'Bends'],
+  ['twin', 'Twin'],
+  ['mass', 'Mass (kg)'],
+] as const;
+type Key = (typeof HEADINGS)[number][0];
+type Row = Readonly<Record<Key, string | number>>;
+const EMPTY = Object.fromEntries(HEADINGS.map(([key]) => [key, ''])) as Row;
+
+function tubeRow(cut: PieceCut, piece: Piece, display: LengthDisplay): Row {
+  const [start, end] = cut.ends;
+  return {
+    mark: cut.mark,
+    name: cut.name,
+    section: piece.section.name,
+    material: findMaterial(piece.member.material)?.name ?? piece.member.material,
+    blank: length(cut.blank, display),
+    overall: length(cut.overall, display),
+    saddle: length(cut.saddleToSaddle, display),
+    first: jointName(start),
+    firstAngle: rounded(start.offSquare, 2),
+    second: jointName(end),
+    secondAngle: rounded(end.offSquare, 2),
+    match: rounded(end.matchAngle, 2),
+    bends: piece.path.arcs.length,
+    twin: cut.twinning ?? '',
+    mass: rounded(cut.mass, 3),
+  };
+}
+
+const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
+const length = (mm: number, display: LengthDisplay): number =>
+  display.length === 'mm' ? rounded(mm, 1) : rounded(mm / INCH, 4);
