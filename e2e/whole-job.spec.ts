@@ -59,7 +59,7 @@ test('a bicycle from its geometry to a set fixture and paper copes', async ({ pa
   ]);
   expect(pdf.suggestedFilename()).toBe('whole-job-patterns.pdf');
   const sheets = measurePdf(await contentOf(pdf));
-  expect(sheets.length).toBe(2);
+  expect(sheets.length).toBe(3);
   for (const sheet of sheets) {
     expect(sheet.width).toBeCloseTo(210, 1);
     for (const bar of [150, 152.4, 200, 203.2])

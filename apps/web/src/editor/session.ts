@@ -50,7 +50,7 @@ export class Session {
   ): Result<true> => {
     const { history, refusals } = this.moment;
     const next = change(history.present);
-    const planned = planBuild(next);
+    const planned = planBuild(next, this.moment.plan);
     if (!planned.ok && refusals.length === 0) {
       const refusal = planned.refusals.find((candidate) => candidate.where === at) ?? planned.refusals[0]!;
       return failure(refusal.message);
@@ -67,7 +67,7 @@ export class Session {
 
   private turn(step: (history: History) => History): void {
     const history = step(this.moment.history);
-    if (history !== this.moment.history) this.go(history, planBuild(history.present));
+    if (history !== this.moment.history) this.go(history, planBuild(history.present, this.moment.plan));
   }
 
   private go(history: History, planned: PlanResult): void {

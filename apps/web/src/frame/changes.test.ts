@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { readDocument, type BuildDocument } from '@larchwood/core';
+import { chooseSection, readDocument, type BuildDocument } from '@larchwood/core';
 import { made } from '../../../../testing/made.js';
 import { changeAxis } from '../stations/fixture/profile';
-import { changeEnd, chooseSection, moveNode, offsetNode } from './changes';
+import { changeEnd, moveNode, offsetNode, shiftNode } from './changes';
 
 const member = (document: BuildDocument, id: string) =>
   document.frame.members.find((each) => each.id === id)!;
@@ -11,7 +11,7 @@ const node = (document: BuildDocument, id: string) => document.frame.nodes.find(
 describe('changes of the frame', () => {
   it('a chosen section is kept in the document, and one that nobody uses is dropped', () => {
     const before = made();
-    const after = chooseSection('topTube', 'round-31.8x1.2')(before);
+    const after = chooseSection(['topTube'], 'round-31.8x1.2')(before);
     expect(member(after, 'topTube').section).toBe('round-31.8x1.2');
     const ids = after.frame.sections.map((section) => section.id);
     expect(ids).toContain('round-31.8x1.2');
@@ -21,12 +21,15 @@ describe('changes of the frame', () => {
   });
   it('an unknown section changes nothing', () => {
     const before = made();
-    expect(chooseSection('topTube', 'no-such')(before)).toBe(before);
+    expect(chooseSection(['topTube'], 'no-such')(before)).toBe(before);
   });
   it('nodes move along their host or off the middle, and only those', () => {
-    const after = offsetNode('dropout', 72)(moveNode('topAtSeat', 90)(made()));
+    const after = offsetNode('dropout', 1, 72)(moveNode('topAtSeat', 90)(made()));
     expect(node(after, 'topAtSeat').anchor).toMatchObject({ distance: 90 });
     expect(node(after, 'dropout').anchor).toMatchObject({ offset: [0, 72, 0] });
+    expect(node(shiftNode('dropout', [1, 0.55, 0])(made()), 'dropout').anchor).toMatchObject({
+      offset: [1, 71.1, 0],
+    });
     expect(node(moveNode('bottomBracket', 90)(made()), 'bottomBracket')).toEqual(
       node(made(), 'bottomBracket'),
     );

@@ -1,64 +1,76 @@
-import { findSection, type BuildDocument, type End, type Member } from '@larchwood/core';
+import {
+  withAnchor,
+  withEnd,
+  withMember,
+  type Anchor,
+  type BuildDocument,
+  type Change,
+  type End,
+  type Member,
+} from '@larchwood/core';
 
-type Change = (document: BuildDocument) => BuildDocument;
+export const changeMember =
+  (id: string, part: Partial<Member>): Change =>
+  (document) =>
+    withMember(document, id, part);
 
-const withMembers =
-  (change: (member: Member) => Member): Change =>
-  (document) => ({ ...document, frame: { ...document.frame, members: document.frame.members.map(change) } });
+export const changeEnd =
+  (id: string, end: 'start' | 'end', cut: End): Change =>
+  (document) =>
+    withEnd(document, id, end, cut);
 
-export const changeMember = (id: string, part: Partial<Member>): Change =>
-  withMembers((member) => (member.id === id ? { ...member, ...part } : member));
-
-export const changeEnd = (id: string, end: 'start' | 'end', cut: End): Change =>
-  withMembers((member) => (member.id === id ? { ...member, ends: { ...member.ends, [end]: cut } } : member));
-
-/** Gives a member a section from the library; the document keeps its own copy, and drops those nobody uses. */
-export function chooseSection(memberId: string, sectionId: string): Change {
-  return (document) => {
-    const chosen =
-      findSection(sectionId) ?? document.frame.sections.find((section) => section.id === sectionId);
-    if (!chosen) return document;
-    const members = document.frame.members.map((member) =>
-      member.id === memberId ? { ...member, section: chosen.id } : member,
-    );
-    const used = new Set(members.map((member) => member.section));
-    const sections = [
-      ...document.frame.sections.filter((section) => section.id !== chosen.id),
-      chosen,
-    ].filter((section) => used.has(section.id));
-    return { ...document, frame: { ...document.frame, members, sections } };
+const changeAnchor =
+  (id: string, change: (anchor: Anchor) => Anchor): Change =>
+  (document) => {
+    const node = document.frame.nodes.find((each) => each.id === id);
+    return node ? withAnchor(document, id, change(node.anchor)) : document;
   };
+
+/** Moves a node along the member it sits on: by a distance from the end it counts from, or by a share of the member. */
+export const moveNode = (id: string, to: number): Change =>
+  changeAnchor(id, (anchor) =>
+    anchor.on === 'member'
+      ? { ...anchor, distance: to }
+      : anchor.on === 'share'
+        ? { ...anchor, share: to }
+        : anchor.on === 'parallel'
+          ? { ...anchor, distance: to }
+          : anchor,
+  );
+
+/** Sets one of a node's coordinates off what it is tied to. */
+export const offsetNode = (id: string, axis: 0 | 1 | 2, value: number): Change =>
+  changeAnchor(id, (anchor) => {
+    if ('offset' in anchor) return { ...anchor, offset: replaced(anchor.offset, axis, value) };
+    return anchor.on === 'fixed' ? { ...anchor, at: replaced(anchor.at, axis, value) } : anchor;
+  });
+
+/** Moves a node by so much, where it is not bound to a line. */
+export const shiftNode = (id: string, by: readonly [number, number, number]): Change =>
+  changeAnchor(id, (anchor) => {
+    const moved = (from: readonly [number, number, number]): [number, number, number] => [
+      tenth(from[0] + by[0]),
+      tenth(from[1] + by[1]),
+      tenth(from[2] + by[2]),
+    ];
+    if (anchor.on === 'fixed') return { ...anchor, at: moved(anchor.at) };
+    return 'offset' in anchor && anchor.on !== 'member' && anchor.on !== 'share'
+      ? { ...anchor, offset: moved(anchor.offset) }
+      : anchor;
+  });
+
+const tenth = (value: number): number => Math.round(value * 10) / 10;
+
+function replaced(
+  [x, y, z]: readonly [number, number, number],
+  axis: 0 | 1 | 2,
+  value: number,
+): [number, number, number] {
+  return [axis === 0 ? value : x, axis === 1 ? value : y, axis === 2 ? value : z];
 }
 
-/** Moves a node along the member it sits on. */
-export const moveNode =
-  (id: string, distance: number): Change =>
-  (document) => ({
-    ...document,
-    frame: {
-      ...document.frame,
-      nodes: document.frame.nodes.map((node) =>
-        node.id === id && node.anchor.on === 'member'
-          ? { ...node, anchor: { ...node.anchor, distance } }
-          : node,
-      ),
-    },
-  });
-
-/** Moves a node off the middle plane, keeping its anchor. */
-export const offsetNode =
-  (id: string, y: number): Change =>
-  (document) => ({
-    ...document,
-    frame: {
-      ...document.frame,
-      nodes: document.frame.nodes.map((node) => {
-        if (node.id !== id || node.anchor.on === 'fixed') return node;
-        const { offset } = node.anchor;
-        return {
-          ...node,
-          anchor: { ...node.anchor, offset: [offset[0], y, offset[2]] as [number, number, number] },
-        };
-      }),
-    },
-  });
+/** What an anchor leaves free: a way along a member, coordinates off a point, or nothing. */
+export const slidesOn = ({ frame }: BuildDocument, anchor: Anchor): Member | undefined =>
+  anchor.on === 'member' || anchor.on === 'share'
+    ? frame.members.find((member) => member.id === anchor.member)
+    : undefined;

@@ -7,12 +7,14 @@ import {
   formatMass,
   parseAngle,
   parseLength,
+  parseGauge,
   parseMass,
+  success,
   type LengthDisplay,
   type Result,
 } from '@larchwood/core';
 
-export type FieldQuantity = 'length' | 'angle' | 'mass';
+export type FieldQuantity = 'length' | 'angle' | 'mass' | 'roundWall' | 'boxWall';
 
 /** How a quantity is typed and shown in a build's units. */
 export interface Reader {
@@ -51,8 +53,12 @@ export function readerOf(quantity: FieldQuantity, display: LengthDisplay): Reade
   if (quantity === 'angle') return ANGLE;
   if (quantity === 'mass') return MASS;
   const unit = display.length === 'mm' ? 'mm' : 'in';
+  const table = quantity === 'roundWall' ? 'Birmingham' : 'sheet';
   return {
-    parse: (text) => parseLength(text, display.length),
+    parse: (text) => {
+      const gauge = quantity === 'length' ? undefined : parseGauge(text, table);
+      return gauge === undefined ? parseLength(text, display.length) : success(gauge);
+    },
     shown: (value, digits) => formatLength(value, display, digits, true),
     editable: (value) => editableLength(value, display),
     unit,

@@ -80,8 +80,8 @@ export function Sheet({
       </svg>
       {overlay?.(view)}
       <div className="pointer-events-none absolute top-3 left-4 leading-tight">
-        <div>{title}</div>
-        <div className="caption figure">
+        <div className="w-fit bg-sheet pr-1.5">{title}</div>
+        <div className="caption figure w-fit bg-sheet pr-1.5">
           1 : {(1 / (view.scale * 0.264583)).toFixed(0)} on screen, in{' '}
           {plan.units.length === 'mm' ? 'mm' : 'inches'}
         </div>

@@ -2,7 +2,6 @@ import { polygonHull } from 'd3-polygon';
 import { memo } from 'react';
 import {
   findKind,
-  VIEW_AXES,
   type Kind,
   type OutlineLine,
   type Piece,
@@ -11,8 +10,8 @@ import {
   type StandingWheel,
   type Vector,
 } from '@larchwood/core';
-import { memberOf } from '../editor/editor';
-import { isEndOn, pathOf, pieceOutline, tenth } from './outline';
+import { FrameDrawing } from './FrameDrawing';
+import { centreLine, pathOf, tenth } from './outline';
 import type { Pixel, View } from './view';
 
 interface Props {
@@ -20,19 +19,20 @@ interface Props {
   readonly view: View;
   /** While it is dragged, chain lines are plain ones: dashes take long to draw. */
   readonly moving?: boolean;
-  readonly selected?: string | undefined;
-  readonly onSelect?: (piece: string) => void;
+  readonly selected?: readonly string[];
+  readonly onSelect?: (piece: string, more: boolean) => void;
+  readonly zones?: boolean;
 }
 
 /** Wheels, fork, seat and floor; and the cut tubes where there are some, else the lines they will follow. */
-export function Vehicle({ plan, view, moving = false, selected, onSelect }: Props) {
+export function Vehicle({ plan, view, moving = false, selected, onSelect, zones = false }: Props) {
   const kind = findKind(plan.kind);
-  const framed = view.name === 'side' && plan.frame.pieces.length > 0;
+  const framed = plan.frame.pieces.length > 0;
   return (
     <g stroke="var(--ink)" strokeLinejoin="round">
       <Wheels wheels={plan.stance.standing} view={view} />
       {kind?.outline
-        .filter((line) => !framed || line.as === 'fork' || line.as === 'axis')
+        .filter((line) => !framed || isBeside(line))
         .map((line) => (
           <Line
             key={`${line.from} ${line.to} ${line.as}`}
@@ -42,10 +42,23 @@ export function Vehicle({ plan, view, moving = false, selected, onSelect }: Prop
             moving={moving}
           />
         ))}
-      {framed && <Frame plan={plan} view={view} moving={moving} selected={selected} onSelect={onSelect} />}
+      {framed && (
+        <FrameDrawing
+          plan={plan}
+          view={view}
+          moving={moving}
+          zones={zones}
+          {...(selected === undefined ? {} : { selected })}
+          onSelect={onSelect}
+        />
+      )}
     </g>
   );
 }
+
+/** Lines that no tube takes the place of. */
+const isBeside = ({ as, stays }: OutlineLine): boolean =>
+  stays === true || as === 'fork' || as === 'axis' || as === 'seat' || as === 'axle';
 
 interface GhostProps {
   readonly kind: Kind | undefined;
@@ -67,24 +80,17 @@ export const Ghost = memo(function Ghost({
   colour,
   dashes = '5 4',
 }: GhostProps) {
-  const [across, up] = VIEW_AXES[view.name];
-  const shown = view.name === 'side' ? pieces.filter((piece) => piece.side !== 'left') : [];
+  const shown = view.name === 'side' ? pieces.filter((piece) => piece.side !== 'left') : pieces;
   return (
     <g fill="none" stroke={colour} strokeDasharray={dashes} strokeLinecap="round" strokeWidth="1.1">
       {wheels.map((wheel) => (
         <path key={wheel.id} d={wheelPath(wheel, view)} />
       ))}
-      {shown.map(({ id, start, end }) => (
-        <line
-          key={id}
-          x1={view.x(start[across])}
-          y1={view.y(start[up])}
-          x2={view.x(end[across])}
-          y2={view.y(end[up])}
-        />
+      {shown.map((piece) => (
+        <path key={piece.id} d={pathOf(centreLine(piece, view), false)} />
       ))}
       {kind?.outline
-        .filter((line) => shown.length === 0 || line.as === 'fork')
+        .filter((line) => shown.length === 0 || isBeside(line))
         .map(({ from, to, as }) => {
           const [a, b] = [points[from], points[to]];
           if (!a || !b || as === 'axis') return null;
@@ -98,67 +104,6 @@ const NO_PIECES: readonly Piece[] = [];
 
 /** ISO 128: the chain line of an axis. */
 const CHAIN = '12 3 2 3';
-const lineOf = ([ax, ay]: Pixel, [bx, by]: Pixel): string =>
-  `M${tenth(ax)} ${tenth(ay)}L${tenth(bx)} ${tenth(by)}`;
-
-function Frame({ plan, view, moving = false, selected, onSelect }: Props) {
-  const pieces = shown(plan);
-  return (
-    <>
-      {plan.frame.plates
-        .filter((plate) => !plate.id.endsWith(':left'))
-        .map(({ id, plate, at }) => (
-          <path
-            key={id}
-            d={pathOf(plate.outline.map(([x, z]) => view.at([at[0] + x, 0, at[2] + z])))}
-            fill="var(--paper)"
-            strokeWidth="1.25"
-          />
-        ))}
-      {pieces.map(({ piece, cut }) => {
-        const lit = piece.member.id === memberOf(selected);
-        const common = {
-          fill: lit ? 'var(--larch-wash)' : 'var(--sheet)',
-          stroke: lit ? 'var(--larch)' : 'var(--ink)',
-          strokeWidth: lit ? 2 : 1.4,
-          className: onSelect ? 'cursor-pointer' : '',
-          onClick: onSelect ? () => onSelect(piece.id) : undefined,
-        };
-        if (!cut || isEndOn(piece)) {
-          return (
-            <circle
-              key={piece.id}
-              cx={view.x(piece.start[0])}
-              cy={view.y(piece.start[2])}
-              r={(piece.section.diameter / 2) * view.scale}
-              {...common}
-            />
-          );
-        }
-        return <path key={piece.id} d={pathOf(pieceOutline(cut, view))} {...common} />;
-      })}
-      <path
-        d={pieces
-          .filter(({ piece, cut }) => cut && !isEndOn(piece))
-          .map(({ piece }) => lineOf(view.at(piece.start), view.at(piece.end)))
-          .join('')}
-        stroke="var(--quiet)"
-        strokeWidth="0.8"
-        strokeDasharray={moving ? undefined : CHAIN}
-        pointerEvents="none"
-      />
-    </>
-  );
-}
-
-/** Pieces that show from the right, the middle ones first; a left twin hides behind its right one. */
-function shown(plan: Plan): { piece: Piece; cut: Plan['cuts'][number] | undefined }[] {
-  const order = (piece: Piece) => (isEndOn(piece) ? 2 : piece.side === 'right' ? 1 : 0);
-  return plan.frame.pieces
-    .filter((piece) => piece.side !== 'left')
-    .sort((a, b) => order(a) - order(b))
-    .map((piece) => ({ piece, cut: plan.cuts.find((cut) => cut.piece === piece.id) }));
-}
 
 function Wheels({ wheels, view }: { readonly wheels: readonly StandingWheel[]; readonly view: View }) {
   return [...wheels]

@@ -1,38 +1,129 @@
-import { edgePoint, type EndCut, type Piece, type PieceCut, type Vector } from '@larchwood/core';
+import {
+  carried,
+  cross,
+  dot,
+  edgePoint,
+  pointOn,
+  sizeAt,
+  WALL_LINES,
+  type EndCut,
+  type Piece,
+  type PieceCut,
+  type Vector,
+  type ViewName,
+} from '@larchwood/core';
 import type { Pixel, View } from './view';
 
-/** Degrees from one point of a cut edge to the next: finer is not seen on the sheet. */
+/** Wall lines from one point of a cut edge to the next: finer is not seen on the sheet. */
 const STEP = 10;
+const BEND_STEP = 6;
 
-/** Outline of a cut tube as seen from the right, with the curves of its copes. */
-export function pieceOutline(cut: PieceCut, view: View): Pixel[] {
-  return cut.ends.flatMap((end) => nearEdge(end, view));
-}
+/** Unit vector from the vehicle to the eye. */
+export const EYE: Readonly<Record<ViewName, Vector>> = {
+  side: [0, -1, 0],
+  plan: [0, 0, 1],
+  front: [1, 0, 0],
+};
 
-/** The half of the cut edge that faces the eye, from one silhouette line to the other. */
-function nearEdge(end: EndCut, view: View): Pixel[] {
-  const across: Vector = [
-    end.outward[1] * end.matchSide[2] - end.outward[2] * end.matchSide[1],
-    end.outward[2] * end.matchSide[0] - end.outward[0] * end.matchSide[2],
-    end.outward[0] * end.matchSide[1] - end.outward[1] * end.matchSide[0],
-  ];
-  const nearest = Math.round((Math.atan2(-across[1], -end.matchSide[1]) * 180) / Math.PI);
-  const points: Pixel[] = [];
-  for (let degrees = nearest - 90; degrees <= nearest + 90; degrees += STEP) {
-    const whole = ((degrees % 360) + 360) % 360;
-    const at = end.edge.outer[whole] ?? end.edge.longest.at;
-    points.push(view.at(edgePoint(end, end.outerDiameter / 2, whole, at)));
+/** Outline of a cut tube as the view shows it, with the curves of its cuts and bends. */
+export function pieceOutline(piece: Piece, cut: PieceCut, view: View): Pixel[] {
+  const eye = EYE[view.name];
+  if (isEndOn(piece, view)) return endOn(cut.ends[dot(cut.ends[0].outward, eye) > 0 ? 0 : 1], view);
+  const [start, end] = cut.ends;
+  const [left, right]: [Pixel[], Pixel[]] = [[], []];
+  for (const station of between(piece, start.station, end.station)) {
+    const { at, direction } = pointOn(piece.path, station);
+    const [width, normal] = halfWidth(piece, station, direction, eye);
+    const side = (sign: number): Vector => [
+      at[0] + sign * width * normal[0],
+      at[1] + sign * width * normal[1],
+      at[2] + sign * width * normal[2],
+    ];
+    left.push(view.at(side(1)));
+    right.push(view.at(side(-1)));
   }
-  return points;
+  const along = piece.direction;
+  return [
+    ...nearEdge(start, along, eye, view),
+    ...left,
+    ...nearEdge(end, piece.endDirection, eye, view).reverse(),
+    ...right.reverse(),
+  ];
 }
 
-/** A tube across the vehicle is seen end on. */
-export const isEndOn = (piece: Piece): boolean => Math.abs(piece.direction[1]) > 0.98;
+/** Stations between two others at which the outside of a tube has to be told: through its bends, and at a taper. */
+function between(piece: Piece, from: number, to: number): number[] {
+  const stations = piece.path.arcs.flatMap(({ station, length, angle }) => {
+    const steps = Math.max(1, Math.ceil(angle / BEND_STEP));
+    return Array.from({ length: steps + 1 }, (_, step) => station + (length * step) / steps);
+  });
+  if (piece.section.shape === 'round' && piece.section.taper)
+    stations.push(piece.length - piece.section.taper.length);
+  return stations.filter((station) => station > from && station < to).sort((a, b) => a - b);
+}
 
-export const pathOf = (points: readonly Pixel[]): string => {
+/** How far a tube reaches to either side of its axis as the eye sees it, and in which direction. */
+function halfWidth(piece: Piece, station: number, direction: Vector, eye: Vector): [number, Vector] {
+  const normal = square(direction, eye);
+  const { width, height } = sizeAt(piece.section, piece.length, station);
+  if (piece.section.shape === 'round') return [Math.max(width, height) / 2, normal];
+  const top = carried(piece.path, piece.top, station);
+  const side = cross(direction, top);
+  const reach = (Math.abs(dot(normal, top)) * height + Math.abs(dot(normal, side)) * width) / 2;
+  return [reach, normal];
+}
+
+/** Unit vector to the left of a direction, as the eye sees it. */
+function square(direction: Vector, eye: Vector): Vector {
+  const across = cross(eye, direction);
+  const size = Math.hypot(...across) || 1;
+  return [across[0] / size, across[1] / size, across[2] / size];
+}
+
+/** The half of a cut edge that faces the eye, from the tube's right silhouette to its left. */
+function nearEdge(end: EndCut, along: Vector, eye: Vector, view: View): Pixel[] {
+  const normal = square(along, eye);
+  const across = cross(end.outward, end.matchSide);
+  const off = (line: number, to: Vector) =>
+    end.outline.u[line]! * dot(end.matchSide, to) + end.outline.v[line]! * dot(across, to);
+  let [leftmost, rightmost] = [0, 0];
+  for (let line = 0; line < WALL_LINES; line += STEP / 2) {
+    if (off(line, normal) > off(leftmost, normal)) leftmost = line;
+    if (off(line, normal) < off(rightmost, normal)) rightmost = line;
+  }
+  const forward = (leftmost - rightmost + WALL_LINES) % WALL_LINES;
+  const middle = (rightmost + Math.round(forward / 2)) % WALL_LINES;
+  const [span, sign] = off(middle, eye) >= 0 ? [forward, 1] : [WALL_LINES - forward, -1];
+  const steps = Math.max(1, Math.round(span / STEP));
+  return Array.from({ length: steps + 1 }, (_, step) => {
+    const line = (rightmost + sign * Math.round((span * step) / steps) + WALL_LINES) % WALL_LINES;
+    return edgeAt(end, line, view);
+  });
+}
+
+function edgeAt(end: EndCut, line: number, view: View): Pixel {
+  const value = end.edge.outer[line]!;
+  const at = Number.isNaN(value) ? end.edge.longest.at : value;
+  return view.at(edgePoint(end, end.outline.u[line]!, end.outline.v[line]!, at));
+}
+
+const endOn = (end: EndCut, view: View): Pixel[] =>
+  Array.from({ length: WALL_LINES / STEP }, (_, step) => edgeAt(end, step * STEP, view));
+
+/** Whether a straight tube runs towards the eye. */
+export const isEndOn = (piece: Piece, view: Pick<View, 'name'>): boolean =>
+  piece.path.arcs.length === 0 && Math.abs(dot(piece.direction, EYE[view.name])) > 0.98;
+
+/** Points of a centre line that show its shape. */
+export function centreLine(piece: Piece, view: View): Pixel[] {
+  const stations = [0, ...between(piece, 0, piece.length), piece.length];
+  return stations.map((station) => view.at(pointOn(piece.path, station).at));
+}
+
+export const pathOf = (points: readonly Pixel[], closed = true): string => {
   let path = '';
   for (const [x, y] of points) path += `${path === '' ? 'M' : 'L'}${tenth(x)} ${tenth(y)}`;
-  return `${path}Z`;
+  return closed ? `${path}Z` : path;
 };
 /** A tenth of a pixel is fine enough, and quicker to write than a fixed number of digits. */
 export const tenth = (pixels: number): number => Math.round(pixels * 10) / 10;

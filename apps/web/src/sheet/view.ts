@@ -1,4 +1,4 @@
-import { VIEW_AXES, type Plan, type StandingWheel, type Vector, type ViewName } from '@larchwood/core';
+import { along, VIEW_AXES, type Plan, type StandingWheel, type Vector, type ViewName } from '@larchwood/core';
 
 export type Pixel = readonly [x: number, y: number];
 
@@ -51,10 +51,35 @@ export interface Extent {
 /** The whole vehicle; on its ground line where that shows. */
 export function vehicleExtent(plan: Plan, name: ViewName = 'side'): Extent {
   const [across, up] = VIEW_AXES[name];
-  const corners = [...Object.values(plan.stance.points), ...plan.stance.standing.flatMap(cornersOf)];
+  const corners = [
+    ...Object.values(plan.stance.points),
+    ...plan.stance.standing.flatMap(cornersOf),
+    ...frameCorners(plan),
+  ];
   const [h, v] = [corners.map((point) => point[across]), corners.map((point) => point[up])];
   const bottom = name === 'plan' ? downTo(Math.min(...v)) : 0;
   return { left: downTo(Math.min(...h)), right: upTo(Math.max(...h)), bottom, top: upTo(Math.max(...v)) };
+}
+
+/** Ends of every straight of every tube. */
+const frameCorners = (plan: Plan): Vector[] =>
+  plan.frame.pieces.flatMap(({ path }) =>
+    path.legs.flatMap(({ from, direction, length }) => [from, along(from, direction, length)]),
+  );
+
+/** The frame with some room round it, as large as it goes: wheels may run off the sheet. The whole vehicle where there are no tubes. */
+export function frameExtent(plan: Plan, name: ViewName): Extent {
+  const [across, up] = VIEW_AXES[name];
+  if (plan.frame.pieces.length === 0) return vehicleExtent(plan, name);
+  const points = frameCorners(plan);
+  const [h, v] = [points.map((point) => point[across]), points.map((point) => point[up])];
+  const lowest = Math.min(...v);
+  return {
+    left: downTo(Math.min(...h) - STEADY),
+    right: upTo(Math.max(...h) + STEADY),
+    bottom: name === 'plan' ? downTo(lowest - STEADY) : Math.min(0, downTo(lowest)),
+    top: upTo(Math.max(...v) + STEADY),
+  };
 }
 
 function cornersOf({ centre: [x, y, z], radius, width }: StandingWheel): Vector[] {

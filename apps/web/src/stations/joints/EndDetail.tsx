@@ -1,6 +1,7 @@
-import { failure, formatLength, type EndCut, type PieceCut } from '@larchwood/core';
+import { formatLength, type EndCut, type PieceCut } from '@larchwood/core';
 import { memberOf, useEditor } from '../../editor/editor';
 import { changeEnd } from '../../frame/changes';
+import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Angle, Length } from '../../parts/Figure';
@@ -21,6 +22,21 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
             <Angle degrees={end.hostAngles[index] ?? 90} />
           </Row>
         ))}
+        {end.saw && end.saw.offSquare > 0.05 && (
+          <>
+            <Row name="Saw: on the match line’s face">
+              <Angle degrees={Math.abs(end.saw.onMatchFace)} />
+            </Row>
+            <Row name="Saw: on the face beside it">
+              <Angle degrees={Math.abs(end.saw.onNextFace)} />
+            </Row>
+            <Row name="As miter, then bevel">
+              <span className="figure">
+                <Angle degrees={Math.abs(end.saw.miter)} />, <Angle degrees={Math.abs(end.saw.bevel)} />
+              </span>
+            </Row>
+          </>
+        )}
         <Row name="Longest point beyond the cutter centre">{length(end.edge.longest.at)}</Row>
         <Row name="Deepest point">{length(end.edge.shortest.at)}</Row>
         <Row name="Between cutter centres">{length(cut.betweenCentres)}</Row>
@@ -32,12 +48,12 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
               quantity="length"
               value={setting.allowance}
               onCommit={(value) =>
-                value < 0 || value > 500
-                  ? failure('Must lie between 0 and 500 mm.')
-                  : edit(
-                      `allowance.${member.id}.${end.end}`,
-                      changeEnd(member.id, end.end, { ...setting, allowance: value }),
-                    )
+                lengthWithin(value, 0, 500, () =>
+                  edit(
+                    `allowance.${member.id}.${end.end}`,
+                    changeEnd(member.id, end.end, { ...setting, allowance: value }),
+                  ),
+                )
               }
             />
           </Row>
@@ -58,6 +74,18 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
             />
             Meant to sit off the host’s centre
           </label>
+        )}
+      </Group>
+      <Group title="Piece">
+        <Row name="Mass as cut">
+          <span className="figure">{(cut.mass * 1000).toFixed(0)} g</span>
+        </Row>
+        {cut.twinning !== undefined && (
+          <p className="px-4 text-[13px] text-quiet">
+            {cut.twinning === 'turned over'
+              ? 'Its twin is the same piece, turned over.'
+              : 'Its twin is a mirror part: mark which is which.'}
+          </p>
         )}
       </Group>
       {cut.butts && (

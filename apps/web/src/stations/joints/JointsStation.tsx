@@ -1,4 +1,5 @@
-import type { EndCut, PieceCut } from '@larchwood/core';
+import { lazy, Suspense, useState } from 'react';
+import type { EndCut, PieceCut, Plan } from '@larchwood/core';
 import { memberOf, useEditor } from '../../editor/editor';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel } from '../../ledger/Panel';
@@ -56,7 +57,7 @@ export function JointsStation() {
           </table>
           {plan.cuts.length === 0 && <p className="p-6">No tubes yet: make a frame at the Tubes station.</p>}
         </div>
-        {cut && <Wraps cut={cut} />}
+        {cut && <Foot plan={plan} cut={cut} end={cut.ends[endName === 'start' ? 0 : 1]} />}
       </div>
       <Panel title={cut ? `Piece ${cut.mark}, ${endName === 'start' ? 'first' : 'second'} end` : 'Joint'}>
         {cut && <EndDetail cut={cut} end={cut.ends[endName === 'start' ? 0 : 1]} />}
@@ -74,13 +75,44 @@ export function JointsStation() {
   );
 }
 
+const JointCloseUp = lazy(() =>
+  import('../../space/JointCloseUp').then((module) => ({ default: module.JointCloseUp })),
+);
+
+/** The end in hand, in space and unrolled. */
+function Foot({ plan, cut, end }: { readonly plan: Plan; readonly cut: PieceCut; readonly end: EndCut }) {
+  const [apart, setApart] = useState(false);
+  return (
+    <div className="flex h-56 shrink-0 border-t border-rule">
+      <div className="relative w-[38%] min-w-60 border-r border-rule">
+        <Suspense fallback={<p className="p-4 text-quiet">Making the joint…</p>}>
+          <JointCloseUp plan={plan} end={end} apart={apart} />
+        </Suspense>
+        <label className="absolute top-1 left-3 flex min-h-8 items-center gap-1.5 text-[13px]">
+          <input
+            type="checkbox"
+            className="accent-larch"
+            checked={apart}
+            onChange={(event) => setApart(event.target.checked)}
+          />
+          Pulled apart
+        </label>
+        <p className="pointer-events-none absolute bottom-1 left-2 bg-sheet px-1 text-[12px] text-quiet">
+          The dot is the deepest point.
+        </p>
+      </div>
+      <Wraps cut={cut} />
+    </div>
+  );
+}
+
 /** Both ends of the piece in hand, unrolled. */
 function Wraps({ cut }: { readonly cut: PieceCut }) {
   const { document } = useEditor();
   const strips = stripsOf(cut, document.paper.thickness, document.units);
   return (
-    <div className="flex h-44 shrink-0 items-end gap-6 border-t border-rule bg-white px-4 py-3 text-[#1c2823]">
-      <p className="w-24 self-start text-[13px]">Piece {cut.mark}, unrolled, printed side out</p>
+    <div className="flex min-w-0 flex-1 items-end gap-4 bg-white px-3 py-2 text-[#1c2823]">
+      <p className="w-20 self-start text-[13px]">Piece {cut.mark}, unrolled, printed side out</p>
       {strips.map((strip) => (
         <DrawingView
           key={strip.id}
@@ -92,6 +124,17 @@ function Wraps({ cut }: { readonly cut: PieceCut }) {
     </div>
   );
 }
+
+/** Ends that fit no other tube. */
+const WORDS: Readonly<Record<EndCut['cut'], string>> = {
+  coped: 'coped',
+  plain: 'square',
+  mitred: 'mitre',
+  slotted: 'slot',
+  capped: 'cap',
+  flattened: 'flat',
+  plate: 'plate',
+};
 
 interface EndRowProps {
   readonly cut: PieceCut;
@@ -116,7 +159,9 @@ function EndRow({ cut, end, first, lit, onChoose }: EndRowProps) {
           {first ? (
             <>
               <span className="figure inline-block w-7 font-bold">{cut.mark}</span>
-              <span className="font-bold">{cut.name}</span>
+              <span className="inline-block max-w-34 truncate align-bottom font-bold" title={cut.name}>
+                {cut.name}
+              </span>
             </>
           ) : (
             <span className="pl-7 text-quiet">
@@ -129,12 +174,17 @@ function EndRow({ cut, end, first, lit, onChoose }: EndRowProps) {
         {coped ? (
           end.hosts.join(' + ')
         ) : (
-          <span className="font-sans text-quiet">{end.cut === 'slotted' ? 'slot' : 'square'}</span>
+          <span className="font-sans text-quiet">
+            {WORDS[end.cut]}
+            {end.cut === 'mitred' && ` ${end.hosts.join(' + ')}`}
+          </span>
         )}
       </td>
       <td>{coped ? <Angle degrees={end.includedAngle} /> : none}</td>
-      <td className="font-bold">{coped ? <Angle degrees={end.offSquare} /> : none}</td>
-      <td>{coped ? length(end.cutterDiameter) : none}</td>
+      <td className="font-bold">
+        {coped || end.offSquare > 0.05 ? <Angle degrees={end.offSquare} /> : none}
+      </td>
+      <td>{end.cutterDiameter > 0 ? length(end.cutterDiameter) : none}</td>
       <td>{coped ? length(end.offset) : none}</td>
       <td>{coped ? <Angle degrees={Math.abs(end.matchAngle) < 0.005 ? 0 : end.matchAngle} /> : none}</td>
       <td>{coped ? length(end.depth) : none}</td>

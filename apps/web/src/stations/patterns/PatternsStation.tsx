@@ -1,9 +1,10 @@
 import { wrap } from 'comlink';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { failure, fileStem, type BuildDocument } from '@larchwood/core';
-import { drawingToSvg, patternSheets, pieceDrawing, type Drawing } from '@larchwood/outputs';
+import { fileStem, type BuildDocument } from '@larchwood/core';
+import { cutListCsv, drawingToSvg, patternSheets, pieceDrawing, type Drawing } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
+import { lengthWithin } from '../../ledger/bounds';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Button } from '../../parts/Button';
@@ -41,6 +42,21 @@ export function PatternsStation() {
       download(bytes as BlobPart, 'application/pdf', `${base}.pdf`);
     } catch (error) {
       toast(`The PDF could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
+    } finally {
+      worker.terminate();
+      setBusy(false);
+    }
+  };
+  const makeSolid = async (as: 'gltf' | 'stl') => {
+    if (!plan) return;
+    setBusy(true);
+    const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
+    try {
+      const bytes = await wrap<PdfMaker>(worker).solid(document, as);
+      const [type, suffix] = as === 'gltf' ? ['model/gltf-binary', 'glb'] : ['model/stl', 'stl'];
+      download(bytes as BlobPart, type, `${fileStem(document.name)}-frame.${suffix}`);
+    } catch (error) {
+      toast(`The file could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
     } finally {
       worker.terminate();
       setBusy(false);
@@ -135,11 +151,7 @@ export function PatternsStation() {
               quantity="length"
               nudge={0.05}
               value={paper.thickness}
-              onCommit={(value) =>
-                value < 0 || value > 2
-                  ? failure('Must lie between 0 and 2 mm.')
-                  : setPaper({ thickness: value })
-              }
+              onCommit={(value) => lengthWithin(value, 0, 2, () => setPaper({ thickness: value }))}
             />
           </Row>
         </Group>
@@ -151,6 +163,27 @@ export function PatternsStation() {
             {chosen ? `Download SVG of ${chosen.mark}` : 'SVG: choose one piece'}
           </Button>
         </div>
+        <Group title="For other tools">
+          <div className="flex flex-col gap-2 px-4 py-1.5">
+            <Button
+              onClick={() =>
+                download(
+                  cutListCsv(plan, document.units),
+                  'text/csv',
+                  `${fileStem(document.name)}-cut-list.csv`,
+                )
+              }
+            >
+              Cut list, CSV
+            </Button>
+            <Button disabled={busy} onClick={() => void makeSolid('gltf')}>
+              Frame in space, glTF
+            </Button>
+            <Button disabled={busy} onClick={() => void makeSolid('stl')}>
+              Frame in space, STL in mm
+            </Button>
+          </div>
+        </Group>
         <Group title="On the tube">
           <ol className="list-decimal space-y-1.5 pr-4 pb-2 pl-9 text-[13.5px]">
             <li>Print without scaling. Measure the four bars: each must be as long as it says.</li>

@@ -1,11 +1,16 @@
 import { expose } from 'comlink';
-import type { PieceCut } from '@larchwood/core';
-import { drawingsToPdf, patternSheets, type SheetOptions } from '@larchwood/outputs';
+import { planBuild, type BuildDocument, type PieceCut } from '@larchwood/core';
+import { drawingsToPdf, frameGltf, frameStl, patternSheets, type SheetOptions } from '@larchwood/outputs';
 
-/** Makes the pattern PDF off the main thread. */
+/** Makes the pattern PDF, and the frame as a solid, off the main thread. */
 const maker = {
   patterns: (cuts: readonly PieceCut[], options: SheetOptions): Promise<Uint8Array> =>
     drawingsToPdf(patternSheets(cuts, options), `${options.buildName}: patterns`),
+  solid: async (document: BuildDocument, as: 'gltf' | 'stl'): Promise<Uint8Array> => {
+    const planned = planBuild(document);
+    if (!planned.ok) throw new Error('The build has no shape yet.');
+    return as === 'gltf' ? frameGltf(planned.plan, document.name) : frameStl(planned.plan, document.name);
+  },
 };
 export type PdfMaker = typeof maker;
 expose(maker);

@@ -1,85 +1,119 @@
-import { frameFromPattern } from '@larchwood/core';
+import { Tabs } from 'radix-ui';
+import { lazy, Suspense, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { addTube, type BuildDocument, type NewTube, type Spot } from '@larchwood/core';
 import { memberOf, useEditor } from '../../editor/editor';
-import { Findings } from '../../ledger/Findings';
-import { Group, Panel } from '../../ledger/Panel';
-import { Button } from '../../parts/Button';
-import { Sheet } from '../../sheet/Sheet';
-import { Vehicle } from '../../sheet/Vehicle';
-import { Balloons } from './Balloons';
-import { MemberDetail } from './MemberDetail';
+import { useFrameEdit } from '../../frame/useFrameEdit';
+import { TabBar } from '../../parts/TabBar';
+import { CompareChoice } from '../stance/Differences';
+import { ToolRow } from './ToolRow';
+import { ToolsContext, type Shown, type ToolId, type Tools } from './tools';
+import { TubeSheet } from './TubeSheet';
+import { TubesPanel } from './TubesPanel';
 
-/** The tubes: which sections, from where to where. */
+const FrameSpace = lazy(() =>
+  import('../../space/FrameSpace').then((module) => ({ default: module.FrameSpace })),
+);
+
+const TABS = [
+  { id: 'side', tab: 'Side' },
+  { id: 'plan', tab: 'Plan' },
+  { id: 'front', tab: 'Front' },
+  { id: 'space', tab: '3-D' },
+] as const;
+
+/** The tubes: which sections, from where to where; drawn square on and in space, and changed where they stand. */
 export function TubesStation() {
-  const { document, plan, edit, settle, piece, setPiece } = useEditor();
-  const { members } = document.frame;
-  const selected = members.find((member) => member.id === memberOf(piece));
-  const mass = plan?.frame.pieces.reduce((sum, each) => sum + each.mass, 0) ?? 0;
-  const rebuild = () => {
-    edit('frame', (before) => {
-      const made = frameFromPattern(before);
-      return made.ok ? made.value : before;
-    });
-    settle();
-  };
+  const { plan } = useEditor();
+  const [search, setSearch] = useSearchParams();
+  const shown: Shown = TABS.find(({ id }) => id === search.get('show'))?.id ?? 'side';
+  const tools = useTubeTools();
+  const choose = (id: string) => setSearch(id === 'side' ? {} : { show: id }, { replace: true });
   return (
-    <>
-      <div className="min-h-0 min-w-0 flex-1">
-        {plan && (
-          <Sheet
-            plan={plan}
-            title="Tubes, from the right"
-            drawing={(view) => (
-              <>
-                <Vehicle plan={plan} view={view} selected={piece} onSelect={setPiece} />
-                <Balloons plan={plan} view={view} selected={piece} onSelect={setPiece} />
-              </>
-            )}
-          />
-        )}
-      </div>
-      <Panel title="Tubes" aside={<span className="figure">{mass.toFixed(2)} kg uncut</span>}>
-        {members.length === 0 ? (
-          <p className="p-4">
-            No tubes yet. <Button onClick={rebuild}>Make a diamond frame</Button>
-          </p>
-        ) : (
-          <ul className="rows border-b border-rule">
-            {members.map((member) => {
-              const section = document.frame.sections.find((candidate) => candidate.id === member.section);
-              const lit = member === selected;
-              return (
-                <li key={member.id}>
-                  <button
-                    type="button"
-                    aria-pressed={lit}
-                    className={`flex min-h-8 w-full items-baseline gap-3 px-4 py-1 text-left ${lit ? 'bg-larch-wash font-bold' : 'hover:bg-sheet'}`}
-                    onClick={() => setPiece(lit ? undefined : member.id)}
-                  >
-                    <span className="figure w-5 text-right">{member.piece}</span>
-                    <span className="flex-1">
-                      {member.name}
-                      {member.mirrored && <span className="caption font-normal"> L + R</span>}
-                    </span>
-                    <span className="caption max-w-36 truncate font-normal">{section?.name}</span>
-                  </button>
-                </li>
-              );
-            })}
-          </ul>
-        )}
-        {selected && <MemberDetail member={selected} />}
-        <Findings findings={plan?.findings.filter((finding) => finding.where.station === 'tubes') ?? []} />
-        {members.length > 0 && (
-          <Group title="Start the frame again">
-            <p className="px-4 pb-2 text-[13px] text-quiet">
-              Makes new tubes from the stance as it is now. Undo brings these back.
-            </p>
-            <div className="px-4 pb-2">
-              <Button onClick={rebuild}>Diamond frame from the stance</Button>
-            </div>
-          </Group>
-        )}
-      </Panel>
-    </>
+    <ToolsContext value={tools}>
+      <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
+        <TabBar tabs={TABS}>
+          <CompareChoice />
+        </TabBar>
+        <Tabs.Content value={shown} className="flex min-h-80 flex-1 flex-col" tabIndex={-1}>
+          {!plan ? (
+            <p className="p-8">The tubes come as soon as the dimensions make a vehicle.</p>
+          ) : (
+            <>
+              <ToolRow />
+              <div className="min-h-0 flex-1">
+                {shown === 'space' ? (
+                  <Suspense fallback={<p className="p-8 text-quiet">Making the frame in space…</p>}>
+                    <FrameSpace />
+                  </Suspense>
+                ) : (
+                  <TubeSheet key={shown} plan={plan} view={shown} />
+                )}
+              </div>
+            </>
+          )}
+        </Tabs.Content>
+      </Tabs.Root>
+      <TubesPanel />
+    </ToolsContext>
   );
+}
+
+/** Which tool is in hand, what is picked, and a tube that is being drawn. */
+function useTubeTools(): Tools {
+  const { document, piece, setPiece } = useEditor();
+  const { apply, message, clear } = useFrameEdit();
+  const [tool, setToolId] = useState<ToolId>('pick');
+  const [others, setOthers] = useState<readonly string[]>([]);
+  const [begun, setBegun] = useState<Spot>();
+  const [chosen, setSection] = useState<string>();
+  const used = document.frame.members.at(-1)?.section ?? 'round-25x1.5';
+  const section = chosen ?? used;
+  return {
+    tool,
+    setTool: (next: ToolId) => {
+      setToolId(next);
+      setBegun(undefined);
+      clear();
+    },
+    picked: piece === undefined ? [] : [piece, ...others.filter((other) => other !== piece)],
+    pick: (next: string | undefined, more = false) => {
+      clear();
+      if (more && next !== undefined && piece !== undefined && memberOf(next) !== memberOf(piece)) {
+        setOthers((before) =>
+          before.some((other) => memberOf(other) === memberOf(next))
+            ? before.filter((other) => memberOf(other) !== memberOf(next))
+            : [...before, next],
+        );
+        return;
+      }
+      setOthers([]);
+      setPiece(next);
+    },
+    begun,
+    place: (spot: Spot) => {
+      if (!begun) {
+        setBegun(spot);
+        clear();
+        return;
+      }
+      const made = apply('frame.add', (before, frame) =>
+        addTube(before, frame, begun, spot, newTube(before, section)),
+      );
+      setBegun(undefined);
+      if (made) {
+        setPiece(made.frame.members.at(-1)!.id);
+        setOthers([]);
+      }
+    },
+    section,
+    setSection,
+    message,
+  };
+}
+
+/** A new tube goes with the first group that is not a donor's. */
+function newTube({ frame }: BuildDocument, section: string): NewTube {
+  const group = frame.groups.find(({ donor }) => !donor);
+  return { name: 'New tube', section, ...(group ? { group: group.id } : {}) };
 }

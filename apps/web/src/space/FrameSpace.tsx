@@ -1,0 +1,251 @@
+import { Html } from '@react-three/drei';
+import { useMemo, useState } from 'react';
+import { Plane, Vector3 } from 'three';
+import { along, pointOn, scale, subtract, type Piece, type Plan, type Vector } from '@larchwood/core';
+import { memberOf, useEditor } from '../editor/editor';
+import { Choice } from '../parts/Choice';
+import { spotOn } from '../stations/tubes/spots';
+import { useTools } from '../stations/tubes/tools';
+import { COARSE } from './geometry';
+import { usePalette } from './palette';
+import { PlateSolid, Tube } from './Solids';
+import { Stage, STANDPOINTS, type Standpoint } from './Stage';
+import { Riders3D, Wheels } from './Vehicle3D';
+
+type Cut = 'none' | 'x' | 'y' | 'z';
+const CUTS: readonly { readonly value: Cut; readonly label: string }[] = [
+  { value: 'none', label: 'No section' },
+  { value: 'y', label: 'Section along' },
+  { value: 'x', label: 'Section across' },
+  { value: 'z', label: 'Section level' },
+];
+/** What the section takes away is on the eye's side of the corner view. */
+const TAKEN: Readonly<Record<Exclude<Cut, 'none'>, Vector>> = { x: [-1, 0, 0], y: [0, 1, 0], z: [0, 0, -1] };
+/** A press this near to a node, mm, takes the node. */
+const NODE_REACH = 25;
+
+/** The frame in space: real tubes with their walls, to turn, take apart, cut open, pick and add to. */
+export function FrameSpace() {
+  const { plan, compared, document } = useEditor();
+  const { tool, picked, pick, place, begun } = useTools();
+  const palette = usePalette();
+  const [standpoint, setStandpoint] = useState<Standpoint>('corner');
+  const [asked, setAsked] = useState(0);
+  const [shown, setShown] = useState({ wheels: true, riders: false, numbers: false, other: false });
+  const [apart, setApart] = useState(0);
+  const [cut, setCut] = useState<Cut>('none');
+  const [at, setAt] = useState(0.5);
+  const points = useMemo(() => (plan ? pointsOf(plan) : []), [plan]);
+  const extent = useMemo(() => (plan ? [...points, ...wheelCorners(plan)] : []), [plan, points]);
+  const planes = useMemo(() => sectionPlanes(points, cut, at), [points, cut, at]);
+  if (!plan) return null;
+  const press = (piece: Piece, point: Vector, more: boolean) =>
+    tool === 'tube' ? place(spotOn(plan.frame, piece, point, NODE_REACH)) : pick(piece.id, more);
+  return (
+    <div className="flex h-full min-h-0 flex-col">
+      <div className="relative min-h-0 flex-1">
+        <Stage
+          points={extent}
+          standpoint={standpoint}
+          fit={`${document.kind} ${standpoint} ${asked}`}
+          palette={palette}
+          label="The frame in space"
+          onMissed={() => tool === 'pick' && pick(undefined)}
+        >
+          {plan.frame.pieces.length > 0 && (
+            <Pieces
+              plan={plan}
+              picked={picked}
+              apart={apart}
+              planes={planes}
+              onPress={press}
+              numbers={shown.numbers}
+            />
+          )}
+          {shown.wheels && <Wheels plan={plan} palette={palette} />}
+          {shown.riders && <Riders3D plan={plan} palette={palette} />}
+          {shown.other && compared && <Other plan={compared.plan} />}
+          {plan.meetings.map((meeting) => (
+            <mesh key={`${meeting.a}${meeting.b}`} position={[...meeting.at]}>
+              <sphereGeometry args={[14, 12, 8]} />
+              <meshBasicMaterial color={palette.brick} transparent opacity={0.8} depthTest={false} />
+            </mesh>
+          ))}
+        </Stage>
+        {begun && (
+          <p className="pointer-events-none absolute top-2 left-3 text-[13px] text-larch-text">
+            The tube has begun.
+          </p>
+        )}
+      </div>
+      <div className="flex min-h-10 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-t border-rule px-3 py-1 text-[13.5px]">
+        <Choice
+          label="Look from"
+          value={standpoint}
+          groups={[
+            { options: Object.entries(STANDPOINTS).map(([value, { name }]) => ({ value, label: name })) },
+          ]}
+          onChange={(next) => {
+            setStandpoint(next as Standpoint);
+            setAsked((before) => before + 1);
+          }}
+          className="w-30"
+        />
+        {(
+          [
+            ['wheels', 'Wheels'],
+            ['riders', 'Riders'],
+            ['numbers', 'Numbers'],
+            ...(compared ? ([['other', 'Compared']] as const) : []),
+          ] as const
+        ).map(([id, name]) => (
+          <label key={id} className="flex min-h-8 items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="accent-larch"
+              checked={shown[id]}
+              onChange={(event) => setShown((before) => ({ ...before, [id]: event.target.checked }))}
+            />
+            {name}
+          </label>
+        ))}
+        <label className="flex min-h-8 items-center gap-2">
+          Apart
+          <input
+            type="range"
+            min={0}
+            max={1}
+            step={0.02}
+            value={apart}
+            onChange={(event) => setApart(Number(event.target.value))}
+            className="w-24 accent-larch"
+          />
+        </label>
+        <Choice
+          label="Section plane"
+          value={cut}
+          groups={[{ options: CUTS }]}
+          onChange={(next) => setCut(next as Cut)}
+          className="w-32"
+        />
+        {cut !== 'none' && (
+          <label className="flex min-h-8 items-center gap-2">
+            at
+            <input
+              type="range"
+              min={0}
+              max={1}
+              step={0.005}
+              value={at}
+              onChange={(event) => setAt(Number(event.target.value))}
+              className="w-24 accent-larch"
+              aria-label="Place of the section"
+            />
+          </label>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const wheelCorners = (plan: Plan): Vector[] =>
+  plan.stance.standing.flatMap(({ centre: [x, y, z], radius }): Vector[] => [
+    [x - radius, y, z - radius],
+    [x + radius, y, z + radius],
+  ]);
+
+const pointsOf = (plan: Plan): Vector[] => [
+  ...plan.frame.pieces.flatMap(({ path }) =>
+    path.legs.flatMap(({ from, direction, length }) => [from, along(from, direction, length)]),
+  ),
+  ...(plan.frame.pieces.length === 0 ? Object.values(plan.stance.points) : []),
+];
+
+function sectionPlanes(points: readonly Vector[], cut: Cut, share: number): readonly Plane[] {
+  if (cut === 'none' || points.length === 0) return NO_PLANES;
+  const axis = { x: 0, y: 1, z: 2 }[cut] as 0 | 1 | 2;
+  const values = points.map((point) => point[axis]);
+  const [low, high] = [Math.min(...values) - 30, Math.max(...values) + 30];
+  const at = low + (high - low) * share;
+  const normal = new Vector3(...TAKEN[cut]);
+  return [new Plane(normal, -normal.getComponent(axis) * at)];
+}
+const NO_PLANES: readonly Plane[] = [];
+
+interface PiecesProps {
+  readonly plan: Plan;
+  readonly picked: readonly string[];
+  readonly apart: number;
+  readonly planes: readonly Plane[];
+  readonly numbers: boolean;
+  readonly onPress: (piece: Piece, at: Vector, more: boolean) => void;
+}
+
+function Pieces({ plan, picked, apart, planes, numbers, onPress }: PiecesProps) {
+  const palette = usePalette();
+  const cuts = useMemo(() => new Map([...plan.cuts, ...plan.given].map((cut) => [cut.piece, cut])), [plan]);
+  const middle = useMemo(() => {
+    const points = pointsOf(plan);
+    const sum = points.reduce<Vector>(
+      (total, [x, y, z]) => [total[0] + x, total[1] + y, total[2] + z],
+      [0, 0, 0],
+    );
+    return scale(sum, 1 / points.length);
+  }, [plan]);
+  const offsetOf = (at: Vector): Vector => scale(subtract(at, middle), apart);
+  const lit = (piece: Piece) =>
+    picked.some((each) => each === piece.id || (memberOf(each) === piece.member.id && !each.includes(':')));
+  return (
+    <>
+      {plan.frame.pieces.map((piece) => {
+        const centre = pointOn(piece.path, piece.length / 2).at;
+        const offset = apart === 0 ? STILL : offsetOf(centre);
+        return (
+          <group key={piece.id}>
+            <Tube
+              piece={piece}
+              cut={cuts.get(piece.id)!}
+              lit={lit(piece)}
+              palette={palette}
+              every={COARSE}
+              offset={offset}
+              planes={planes}
+              onPress={onPress}
+            />
+            {numbers && (
+              <Html
+                position={[centre[0] + offset[0], centre[1] + offset[1], centre[2] + offset[2]]}
+                center
+                zIndexRange={[5, 0]}
+                style={{ pointerEvents: 'none' }}
+              >
+                <span className="figure rounded-full border border-ink bg-sheet px-1.5 text-[12px] font-bold">
+                  {piece.mark}
+                </span>
+              </Html>
+            )}
+          </group>
+        );
+      })}
+      {plan.frame.plates.map((plate) => (
+        <PlateSolid
+          key={plate.id}
+          plate={plate}
+          palette={palette}
+          offset={apart === 0 ? STILL : offsetOf(plate.centre)}
+          planes={planes}
+        />
+      ))}
+    </>
+  );
+}
+const STILL: Vector = [0, 0, 0];
+
+/** The compared revision or build, faint. */
+function Other({ plan }: { readonly plan: Plan }) {
+  const palette = usePalette();
+  const cuts = new Map([...plan.cuts, ...plan.given].map((cut) => [cut.piece, cut]));
+  return plan.frame.pieces.map((piece) => (
+    <Tube key={piece.id} piece={piece} cut={cuts.get(piece.id)!} lit palette={palette} every={30} faint />
+  ));
+}

@@ -1,0 +1,119 @@
+import { useState } from 'react';
+import { chooseSection, success, type Section } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
+import { lengthWithin } from '../../ledger/bounds';
+import { Group, Row } from '../../ledger/Panel';
+import { QuantityField } from '../../ledger/QuantityField';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+
+type Shape = Section['shape'];
+const SHAPES: readonly { readonly value: Shape; readonly label: string }[] = [
+  { value: 'round', label: 'Round' },
+  { value: 'rectangular', label: 'Square or rectangular' },
+  { value: 'oval', label: 'Oval' },
+];
+
+/** A section that is in no list: typed in any unit, the wall also as a gauge, and given to the tubes in hand. */
+export function OwnSection({ members }: { readonly members: readonly string[] }) {
+  const { document, edit, settle } = useEditor();
+  const [open, setOpen] = useState(false);
+  const [shape, setShape] = useState<Shape>('round');
+  const [sizes, setSizes] = useState({ width: 25.4, height: 25.4, wall: 1.5 });
+  const round = shape === 'round';
+  const smallest = round ? sizes.width : Math.min(sizes.width, sizes.height);
+  const bad = 2 * sizes.wall >= smallest ? 'Twice the wall leaves no bore.' : '';
+  const set = (key: keyof typeof sizes, low: number, high: number) => (value: number) =>
+    lengthWithin(value, low, high, () => {
+      setSizes((before) => ({ ...before, [key]: value }));
+      return success<true>(true);
+    });
+  if (!open)
+    return (
+      <div className="border-b border-rule px-4 py-2">
+        <Button look="link" onClick={() => setOpen(true)}>
+          A section that is in no list
+        </Button>
+      </div>
+    );
+  return (
+    <Group title="A section of your own">
+      <div className="px-4 pb-1">
+        <Choice
+          label="Shape"
+          value={shape}
+          groups={[{ options: SHAPES }]}
+          onChange={(next) => setShape(next as Shape)}
+          className="w-full"
+        />
+      </div>
+      <Row name={round ? 'Diameter' : 'Across'}>
+        <QuantityField
+          field="own.width"
+          label={round ? 'Diameter' : 'Across'}
+          quantity="length"
+          value={sizes.width}
+          onCommit={set('width', 4, 300)}
+        />
+      </Row>
+      {!round && (
+        <Row name="Up">
+          <QuantityField
+            field="own.height"
+            label="Up"
+            quantity="length"
+            value={sizes.height}
+            onCommit={set('height', 4, 300)}
+          />
+        </Row>
+      )}
+      <Row name={<span title="A length, or a gauge such as 16 ga">Wall, or gauge</span>}>
+        <QuantityField
+          field="own.wall"
+          label="Wall, or gauge"
+          quantity={round ? 'roundWall' : 'boxWall'}
+          digits={2}
+          nudge={0.1}
+          value={sizes.wall}
+          onCommit={set('wall', 0.3, 30)}
+        />
+      </Row>
+      <p className="px-4 text-[13px] text-quiet">
+        {round
+          ? 'Gauge by the Birmingham table for tube.'
+          : 'Gauge by the manufacturers’ standard for sheet.'}
+        {bad !== '' && <span className="block text-brick">{bad}</span>}
+      </p>
+      <div className="px-4 py-1.5">
+        <Button
+          disabled={bad !== ''}
+          onClick={() => {
+            edit('section.own', chooseSection(members, ownSection(shape, sizes, document.frame.sections)));
+            settle();
+            setOpen(false);
+          }}
+        >
+          Use it for {members.length === 1 ? 'this tube' : 'these tubes'}
+        </Button>
+      </div>
+    </Group>
+  );
+}
+
+const figure = (value: number): string => String(Math.round(value * 100) / 100);
+
+function ownSection(
+  shape: Shape,
+  { width, height, wall }: { readonly width: number; readonly height: number; readonly wall: number },
+  known: readonly Section[],
+): Section {
+  const size = shape === 'round' ? figure(width) : `${figure(width)}x${figure(height)}`;
+  const id = `own-${shape}-${size}x${figure(wall)}`;
+  const found = known.find((section) => section.id === id);
+  if (found) return found;
+  const name = `${size.replace('x', ' × ')} × ${figure(wall)}${shape === 'oval' ? ' oval' : ''}`;
+  if (shape === 'round') return { id, name, shape, diameter: width, wall };
+  return shape === 'oval'
+    ? { id, name, shape, width, height, wall }
+    : { id, name, shape, width, height, wall, corner: Math.min(2 * wall, Math.min(width, height) / 2) };
+}
