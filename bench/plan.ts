@@ -1,27 +1,14 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import {
   clearancesOf,
   findKind,
   fitRange,
   planBuild,
-  readDocumentText,
   releases,
   stanceOf,
   without,
   type BuildDocument,
 } from '@larchwood/core';
-
-const demo = new URL('../demo/', import.meta.url);
-
-export function demoBuilds(): { readonly name: string; readonly document: BuildDocument }[] {
-  return readdirSync(demo)
-    .filter((file) => file.endsWith('.larchwood.json'))
-    .map((file) => {
-      const read = readDocumentText(readFileSync(new URL(file, demo), 'utf8'));
-      if (!read.ok) throw new Error(`${file}: ${JSON.stringify(read.faults)}`);
-      return { name: file.replace('.larchwood.json', ''), document: read.document };
-    });
-}
+import { demoBuilds, median } from './demo.js';
 
 /** Median and 95th percentile of `work`, once warm; ms. Each round changes a held dimension, so that nothing is the same. */
 function measure(
@@ -45,17 +32,6 @@ function measure(
   return { median: times[times.length >> 1]!, late: times[Math.floor(times.length * 0.95)]! };
 }
 
-/** Median of so many runs, once warm; ms. */
-function median(runs: number, work: () => unknown): number {
-  work();
-  const times = Array.from({ length: runs }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
-  return times.sort((a, b) => a - b)[runs >> 1]!;
-}
-
 /** The same vehicle with every reading that can be held in place of another: the most that the solver has to find. */
 function exchanged(document: BuildDocument): BuildDocument {
   const kind = findKind(document.kind)!;
@@ -75,13 +51,13 @@ function exchanged(document: BuildDocument): BuildDocument {
 
 export function planInNode(): void {
   for (const { name, document } of demoBuilds()) {
-    const whole = measure(document, planBuild);
+    const whole = measure(document, (each) => planBuild(each));
     const stance = measure(document, stanceOf);
     const other = exchanged(document);
     const { state, given } = findKind(document.kind)!;
     const free = state.filter((id) => !(id in other.stance.held) && !given.includes(id)).length;
     const hard = measure(other, stanceOf);
-    const hardPlan = measure(other, planBuild);
+    const hardPlan = measure(other, (each) => planBuild(each));
     const planned = planBuild(document);
     if (!planned.ok) throw new Error(name);
     const sweep = median(15, () => clearancesOf(document, planned.plan));

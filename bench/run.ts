@@ -1,7 +1,12 @@
+import { copeAgainstMesh, largestFrame } from './frame.js';
 import { planInNode } from './plan.js';
 import { applicationInChromium } from './browser.js';
 
 /** Speed, measured. A benchmark only: nothing passes or fails here. */
 const only = process.argv[2];
 if (only === undefined || only === 'plan') planInNode();
+if (only === undefined || only === 'frame') {
+  largestFrame();
+  await copeAgainstMesh();
+}
 if (only === undefined || only === 'browser') await applicationInChromium();
