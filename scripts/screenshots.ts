@@ -23,19 +23,19 @@ const VIEWS: readonly View[] = [
   { file: 'workshop', path: '/' },
   { file: 'stance', build: 'Ferry Road tourer', path: '/stance' },
   { file: 'brief', build: 'Heron Hill 125', path: '/brief' },
-  { file: 'motorcycle', build: 'Heron Hill 125', path: '/stance' },
-  { file: 'front-view', build: 'Canal tadpole', path: '/stance?show=front' },
   { file: 'plan-view', build: 'Paddock kart', path: '/stance?show=plan' },
-  { file: 'what-if', build: 'Ferry Road tourer', path: '/stance?show=what-if' },
   { file: 'sweep', build: 'Paddock kart', path: '/stance?show=sweep' },
-  { file: 'hold', build: 'Ferry Road tourer', path: '/stance', press: /^Hold trail$/, type: '55' },
-  { file: 'travel', build: 'Alder Wood buggy', path: '/stance?travel=shown' },
   { file: 'stance-night-inches', build: 'Lock keeper', path: '/stance', theme: 'night' },
   { file: 'seat', build: 'Paddock kart', path: '/seat' },
   { file: 'clearances', build: 'Ferry Road tourer', path: '/seat?show=gaps', press: /^Heel to chainstay/ },
   { file: 'mass', build: 'Canal tadpole', path: '/seat?show=mass' },
   { file: 'tipping', build: 'Market delta', path: '/seat?show=tipping' },
   { file: 'tubes', build: 'Ferry Road tourer', path: '/tubes', press: /Top tube/ },
+  { file: 'frame-cargo', build: 'Quay carrier', path: '/tubes?show=space' },
+  { file: 'frame-motorcycle', build: 'Heron Hill 125', path: '/tubes?show=space', press: /Down tube/ },
+  { file: 'frame-trike', build: 'Canal tadpole', path: '/tubes?show=space' },
+  { file: 'frame-kart', build: 'Paddock kart', path: '/tubes?show=plan' },
+  { file: 'frame-buggy', build: 'Alder Wood buggy', path: '/tubes?show=space', press: /Main hoop/ },
   { file: 'joints', build: 'Ferry Road tourer', path: '/joints', press: /Down tube/ },
   { file: 'patterns', build: 'Ferry Road tourer', path: '/patterns' },
   { file: 'fixture', build: 'Ferry Road tourer', path: '/fixture' },
@@ -46,7 +46,13 @@ const env = { ...process.env, LARCHWOOD_PORT: String(PORT), LARCHWOOD_DATABASE: 
 const server = spawn(process.execPath, ['apps/server/dist/main.js', '--demo'], { env, stdio: 'ignore' });
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-background-networking'],
+  args: [
+    '--no-sandbox',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+    '--ignore-gpu-blocklist',
+    '--disable-background-networking',
+  ],
 });
 try {
   const base = `http://127.0.0.1:${PORT}`;
