@@ -8,7 +8,7 @@ import {
 } from '@larchwood/core';
 import { bodyLeft, loadSolids } from '../testing/solids.js';
 import { roundOutline } from '../testing/outlines.js';
-import { demoBuilds, median } from './demo.js';
+import { demoBuilds, median, medians } from './demo.js';
 
 const planned = (document: BuildDocument, before?: Plan): Plan => {
   const result = planBuild(document, before);
@@ -23,11 +23,11 @@ export function largestFrame(): void {
     .sort((a, b) => b.plan.frame.pieces.length - a.plan.frame.pieces.length);
   const { name, document, plan } = largest!;
   const ends = plan.cuts.flatMap((cut) => cut.ends).filter(({ cut }) => cut === 'coped').length;
-  const whole = median(200, () => planned(document));
+  const whole = medians(200, () => planned(document));
   const movable = document.frame.nodes.findIndex(({ anchor }) => anchor.on === 'share');
   let before = plan;
   let turn = 0;
-  const again = median(200, () => {
+  const again = medians(200, () => {
     turn += 1;
     const nodes = document.frame.nodes.map((node, index) =>
       index === movable && node.anchor.on === 'share'
@@ -37,8 +37,8 @@ export function largestFrame(): void {
     before = planned({ ...document, frame: { ...document.frame, nodes } }, before);
   });
   console.log(
-    `${name}: ${plan.frame.pieces.length} pieces, ${ends} coped ends at one wall line a degree; whole plan ${whole.toFixed(2)} ms median; ` +
-      `after moving one node ${again.toFixed(2)} ms median`,
+    `${name}: ${plan.frame.pieces.length} pieces, ${ends} coped ends at one wall line a degree; whole plan ${whole}; ` +
+      `after moving one node ${again}`,
   );
 }
 

@@ -2,7 +2,9 @@ import { copeAgainstMesh, largestFrame } from './frame.js';
 import { planInNode } from './plan.js';
 import { applicationInChromium } from './browser.js';
 
-/** Speed, measured. A benchmark only: nothing passes or fails here. */
+/**
+ * Speed, measured on the compiled packages, as the application runs them. A benchmark only: nothing passes or fails here.
+ */
 const only = process.argv[2];
 if (only === undefined || only === 'plan') planInNode();
 if (only === undefined || only === 'frame') {

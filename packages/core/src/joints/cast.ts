@@ -1,4 +1,5 @@
 import { along, cross, dot, squareTo, subtract, unit, type Vector } from '../vector/vector.js';
+import { WALL_LINES } from '../frame/outline.js';
 import { castAtTorus } from './castTorus.js';
 import type { Cast, Lines, Wall } from './lines.js';
 import type { Cone, Cylinder, OvalCylinder, Prism, Surface } from './surfaces.js';
@@ -25,20 +26,25 @@ export function caster(surface: Surface, wall: Wall): Cast {
 const GRAZE = 1e-9;
 const TOUCH = 1e-6;
 
-/** Keeps a distance if the surface is there, or carried on there; the station counts along the host from its start. */
+/** Where each line meets the surface that is cast at, and how far along the host that is; NaN where it does not. */
+const met = new Float64Array(WALL_LINES);
+const station = new Float64Array(WALL_LINES);
+
+/** Keeps what each line met, if the surface is there, or carried on there, and nothing nearer was met before. */
 function keep(
-  { behind, real, beyond }: Lines,
-  line: number,
-  at: number,
-  station: number,
+  { count, behind, real, beyond }: Lines,
   { length, openStart, openEnd }: Exclude<Surface, { shape: 'torus' }>,
 ): void {
-  if (at < behind) return;
-  if (station < -1e-9) {
-    if (openStart && at < beyond[line]!) beyond[line] = at;
-  } else if (station > length + 1e-9) {
-    if (openEnd && at < beyond[line]!) beyond[line] = at;
-  } else if (at < real[line]!) real[line] = at;
+  for (let line = 0; line < count; line += 1) {
+    const at = met[line]!;
+    if (!(at >= behind)) continue;
+    const along = station[line]!;
+    if (along < -1e-9) {
+      if (openStart && at < beyond[line]!) beyond[line] = at;
+    } else if (along > length + 1e-9) {
+      if (openEnd && at < beyond[line]!) beyond[line] = at;
+    } else if (at < real[line]!) real[line] = at;
+  }
 }
 
 /** Source: ray and cone (or cylinder), a quadratic in the distance along the ray. */
@@ -59,6 +65,7 @@ function atCone(host: Cylinder | Cone, wall: Wall): Cast {
   const rest0 = dot(away, away) - radius * radius;
   const growth = 2 * grow * radius;
   const graze = GRAZE * radius * radius;
+  const perSquared = 1 / squared;
   return (lines) => {
     if (squared < 1e-12) return;
     const { u: us, v: vs, count } = lines;
@@ -69,10 +76,11 @@ function atCone(host: Cylinder | Cone, wall: Wall): Cast {
       const half = half0 - k * height * rise;
       const rest = rest0 + u * (fromU + u) + v * (fromV + v) - height * (k * height + growth);
       const square = half * half - squared * rest;
-      if (square < -graze) continue;
-      const at = (-half - (square > 0 ? Math.sqrt(square) : 0)) / squared;
-      keep(lines, line, at, height + at * rise, host);
+      const at = square < -graze ? NaN : (-half - Math.sqrt(square > 0 ? square : 0)) * perSquared;
+      met[line] = at;
+      station[line] = height + at * rise;
     }
+    keep(lines, host);
   };
 }
 
@@ -104,10 +112,11 @@ function atOval(host: OvalCylinder, wall: Wall): Cast {
       const py = (y.centre + u * y.u + v * y.v) / b;
       const half = px * dx + py * dy;
       const square = half * half - squared * (px * px + py * py - 1);
-      if (square < -GRAZE * squared) continue;
-      const at = (-half - Math.sqrt(Math.max(0, square))) / squared;
-      keep(lines, line, at, z.centre + u * z.u + v * z.v + at * z.out, host);
+      const at = square < -GRAZE * squared ? NaN : (-half - Math.sqrt(Math.max(0, square))) / squared;
+      met[line] = at;
+      station[line] = z.centre + u * z.u + v * z.v + at * z.out;
     }
+    keep(lines, host);
   };
 }
 
@@ -146,8 +155,10 @@ function atPrism(host: Prism, wall: Wall): Cast {
         const t = (-half - Math.sqrt(Math.max(0, square))) / squared;
         if (t < at && sx * (ox + t * dx) >= -TOUCH && sy * (oy + t * dy) >= -TOUCH) at = t;
       }
-      if (at < Infinity) keep(lines, line, at, z.centre + u * z.u + v * z.v + at * z.out, host);
+      met[line] = at < Infinity ? at : NaN;
+      station[line] = z.centre + u * z.u + v * z.v + at * z.out;
     }
+    keep(lines, host);
   };
 }
 

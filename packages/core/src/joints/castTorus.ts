@@ -1,11 +1,13 @@
 import { leastBetween } from '../numeric/golden.js';
 import { rootBetween } from '../numeric/root.js';
 import { cross, dot, subtract } from '../vector/vector.js';
-import type { Cast, Wall } from './lines.js';
+import type { Cast, Lines, Wall } from './lines.js';
 import type { Torus } from './surfaces.js';
 
 /** A line that passes a bend by less than this still touches it; of its radius squared. */
 const GRAZE = 1e-9;
+/** A line this far outside the bend's wedge still counts as in it, mm. */
+const TOUCH = 1e-9;
 const MOST_STEPS = 100;
 /** Of the radius: nearer than this, the distance is as good as a parabola along the line. */
 const NEAR = 0.05;
@@ -30,38 +32,49 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
   const [sine, cosine] = [Math.sin(turn), Math.cos(turn)];
   const wedge = turn < Math.PI;
   const near = GRAZE * radius * radius;
+  const thick = radius + 1e-6;
+  const rates = [-dz, dz, dy, dx * sine - dy * cosine];
+  const planes = wedge ? 4 : 2;
   const inside = (qx: number, qy: number): boolean => {
     const angle = Math.atan2(qy, qx);
     return angle >= -1e-9 && angle <= turn + 1e-9;
   };
-  const castOne = (u: number, v: number, behind: number, most: number): number => {
+  /** How far within the bend a point of the line lies, negative inside: distance squared less radius squared. */
+  const depth = (px: number, py: number, pz: number) => (t: number) => {
+    const qx = px + t * dx;
+    const qy = py + t * dy;
+    const h = pz + t * dz;
+    const out = Math.sqrt(qx * qx + qy * qy) - R;
+    return out * out + h * h - radius * radius;
+  };
+  const castOne = (lines: Lines, line: number): number => {
+    const u = lines.u[line]!;
+    const v = lines.v[line]!;
     const px = cx + u * ux + v * vx;
     const py = cy + u * uy + v * vy;
     const pz = cz + u * uz + v * vz;
-    let from = behind;
-    let to = most;
-    /** Keeps the part of the line on which `at + t * rate` is not negative. */
-    const clip = (at: number, rate: number): void => {
+    // The part of the line within the bend's thickness and its wedge: `at + t * rate` is not negative for each of four planes.
+    let from = lines.behind;
+    let to = lines.real[line]!;
+    for (let plane = 0; plane < planes; plane += 1) {
+      const at =
+        plane === 0
+          ? thick - pz
+          : plane === 1
+            ? thick + pz
+            : plane === 2
+              ? py + TOUCH
+              : px * sine - py * cosine + TOUCH;
+      const rate = rates[plane]!;
       if (rate > 1e-12) from = Math.max(from, -at / rate);
       else if (rate < -1e-12) to = Math.min(to, -at / rate);
-      else if (at < 0) to = -Infinity;
-    };
-    clip(radius + 1e-6 - pz, -dz);
-    clip(radius + 1e-6 + pz, dz);
-    if (wedge) {
-      clip(py + 1e-9, dy);
-      clip(px * sine - py * cosine + 1e-9, dx * sine - dy * cosine);
+      else if (at < 0) return NaN;
     }
     if (!(to >= from)) return NaN;
     // Past the point where the line leaves the bend's outer ball there is nothing more to meet.
-    to = Math.min(to, from + 4 * (R + radius) + Math.hypot(px + from * dx, py + from * dy));
-    const value = (t: number): number => {
-      const qx = px + t * dx;
-      const qy = py + t * dy;
-      const h = pz + t * dz;
-      const out = Math.sqrt(qx * qx + qy * qy) - R;
-      return out * out + h * h - radius * radius;
-    };
+    const fx = px + from * dx;
+    const fy = py + from * dy;
+    to = Math.min(to, from + 4 * (R + radius) + Math.sqrt(fx * fx + fy * fy));
     let t = from;
     let last = from;
     let falling = false;
@@ -77,11 +90,12 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
         // A line that sets out inside the bend has met another part of the host before.
         if (step === 0 && at < -near) return NaN;
         if (!wedge && !inside(qx, qy)) return NaN;
-        return at < -near ? rootBetween(value, last, t) : t;
+        return at < -near ? rootBetween(depth(px, py, pz), last, t) : t;
       }
       const slope = 2 * ((out * (qx * dx + qy * dy)) / (rho || 1) + h * dz);
       if (falling && slope >= 0) {
         // The step went over a dip: the line may have touched the bend in it.
+        const value = depth(px, py, pz);
         const dip = leastBetween(value, last, t, 1e-7);
         const atDip = value(dip);
         if (atDip <= near) return atDip < -near ? rootBetween(value, last, dip) : dip;
@@ -95,10 +109,10 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
     }
     return NaN;
   };
-  return ({ u, v, count, behind, real }) => {
-    for (let line = 0; line < count; line += 1) {
-      const at = castOne(u[line]!, v[line]!, behind, real[line]!);
-      if (at < real[line]!) real[line] = at;
+  return (lines) => {
+    for (let line = 0; line < lines.count; line += 1) {
+      const at = castOne(lines, line);
+      if (at < lines.real[line]!) lines.real[line] = at;
     }
   };
 }

@@ -3,7 +3,6 @@ import { leastBetween } from '../numeric/golden.js';
 import { toRadians } from '../units/angle.js';
 import {
   add,
-  along,
   cross,
   distance,
   dot,
@@ -56,6 +55,11 @@ const beyond = new Float64Array(WALL_LINES);
 const oneU = new Float64Array(1);
 const oneV = new Float64Array(1);
 
+/** A copy of an array of numbers stays one of numbers to the engine, where an empty one is made over at its first value. */
+const BLANK: readonly number[] = Array.from({ length: WALL_LINES }, () => 0.5);
+/** Room for one value a wall line, to be filled in. */
+export const blankLines = (): number[] => BLANK.slice();
+
 /**
  * The one casting rule: each wall line runs out of the tube's body until it meets the first host surface.
  * Exact for round, oval and rectangular hosts, straight, tapered or bent, of any number, angle and offset.
@@ -80,7 +84,7 @@ export function castEdge({ centre, outward, matchSide, outline, surfaces, body }
   let missed = 0;
   let pastHostEnd = 0;
   const take = (counted: boolean): number[] => {
-    const values = new Array<number>(WALL_LINES);
+    const values = blankLines();
     for (let line = 0; line < WALL_LINES; line += 1) {
       const from = line < count ? line : WALL_LINES - line;
       const there = real[from]! < Infinity;
@@ -138,7 +142,7 @@ const FLAT = 1e-10;
 
 /** A square cut at a distance along the outward axis. */
 export function squareEdge(at: number): Edge {
-  const line = new Array<number>(WALL_LINES).fill(at);
+  const line = blankLines().fill(at);
   const extreme = { at, angle: 0 };
   return { outer: line, inner: line, longest: extreme, shortest: extreme, missed: 0, pastHostEnd: 0 };
 }
@@ -147,8 +151,8 @@ export function squareEdge(at: number): Edge {
 export function planarEdge(outline: Outline, normal: Vector, at: number): Edge {
   const [a, nu, nv] = normal;
   const line = (u: number, v: number) => at - (u * nu + v * nv) / a;
-  const outer = Array.from(outline.u, (u, index) => line(u, outline.v[index]!));
-  const inner = Array.from(outline.innerU, (u, index) => line(u, outline.innerV[index]!));
+  const outer = blankLines().map((_, index) => line(outline.u[index]!, outline.v[index]!));
+  const inner = blankLines().map((_, index) => line(outline.innerU[index]!, outline.innerV[index]!));
   const of = (index: number) => line(...lineAt(outline, index));
   return {
     outer,
@@ -220,5 +224,7 @@ export function edgePoint(
   v: number,
   at: number,
 ): Vector {
-  return along(along(along(centre, matchSide, u), cross(outward, matchSide), v), outward, at);
+  const across = cross(outward, matchSide);
+  const of = (axis: 0 | 1 | 2) => centre[axis] + u * matchSide[axis] + v * across[axis] + at * outward[axis];
+  return [of(0), of(1), of(2)];
 }

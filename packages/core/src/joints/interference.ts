@@ -34,6 +34,9 @@ const TOUCH = 1;
 interface Rod {
   readonly from: Vector;
   readonly to: Vector;
+  /** Unit vector along it. */
+  readonly axis: Vector;
+  readonly length: number;
   /** Of a round one; half the larger size of another. */
   readonly radius: number;
   /** Of a square, rectangular or oval one: half sizes along two directions. */
@@ -139,6 +142,8 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
       rods.push({
         from: along(leg.from, leg.direction, start - leg.station),
         to: along(leg.from, leg.direction, end - leg.station),
+        axis: leg.direction,
+        length: end - start,
         radius,
         station: start,
         ...boxOf(piece, leg.direction, leg.station + leg.length / 2),
@@ -154,13 +159,18 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
         add(scale(radial, Math.cos(angle)), scale(arc.direction, Math.sin(angle) * arc.radius)),
       );
     };
-    for (let step = 0; step < BEND_STEPS; step += 1)
+    for (let step = 0; step < BEND_STEPS; step += 1) {
+      const [from, to] = [at(step / BEND_STEPS), at((step + 1) / BEND_STEPS)];
+      const span = subtract(to, from);
       rods.push({
-        from: at(step / BEND_STEPS),
-        to: at((step + 1) / BEND_STEPS),
+        from,
+        to,
+        axis: unit(span),
+        length: length(span),
         radius,
         station: arc.station + (arc.length * step) / BEND_STEPS,
       });
+    }
   }
   const ends = rods.flatMap((rod) => [rod.from, rod.to]);
   const bound = (axis: 0 | 1 | 2, sign: 1 | -1) =>
@@ -208,10 +218,10 @@ function meet(a: Body, b: Body): Interference | undefined {
 }
 
 /** How far a tube reaches out from its axis in a direction. Axes that cross have none: then its smaller half counts. */
-function reachOf({ from, to, radius, box }: Rod, towards: Vector): number {
+function reachOf({ axis, radius, box }: Rod, towards: Vector): number {
   if (!box) {
     // Square to the axis all of the radius; along it, past a flat end, none.
-    const along = dot(towards, unit(subtract(to, from)));
+    const along = dot(towards, axis);
     return radius * Math.sqrt(Math.max(0, 1 - along * along));
   }
   if (towards === ORIGIN) return Math.min(box.halfUp, box.halfOver);
@@ -225,10 +235,10 @@ function depthIn(point: Vector, { rods, low, high }: Body): number {
   if (point[2] < low[2] || point[2] > high[2]) return 0;
   let deepest = 0;
   for (const rod of rods) {
-    const span = subtract(rod.to, rod.from);
-    const share = dot(subtract(point, rod.from), span) / dot(span, span);
-    if (share < 0 || share > 1) continue;
-    const away = subtract(point, add(rod.from, scale(span, share)));
+    const out = subtract(point, rod.from);
+    const way = dot(out, rod.axis);
+    if (way < 0 || way > rod.length) continue;
+    const away = along(out, rod.axis, -way);
     const overlap = rod.box
       ? Math.min(
           rod.box.halfUp - Math.abs(dot(away, rod.box.up)),
@@ -258,20 +268,20 @@ const NO_EDGES: Body['edges'] = () => [];
 
 /** Source: closest points of two segments, e.g. Ericson, Real-Time Collision Detection, 5.1.9; from memory. */
 function nearestPoints(a: Rod, b: Rod): { away: number; at: Vector; onA: number; towards: Vector } {
-  const u = subtract(a.to, a.from);
-  const v = subtract(b.to, b.from);
   const w = subtract(a.from, b.from);
-  const [uu, uv, vv, uw, vw] = [dot(u, u), dot(u, v), dot(v, v), dot(u, w), dot(v, w)];
-  const bounded = (value: number) => Math.min(1, Math.max(0, value));
-  const bottom = uu * vv - uv * uv;
-  let s = bottom > 1e-9 * uu * vv ? bounded((uv * vw - vv * uw) / bottom) : 0;
-  let t = (uv * s + vw) / vv;
-  if (t < 0 || t > 1) {
-    t = bounded(t);
-    s = bounded((uv * t - uw) / uu);
+  const slope = dot(a.axis, b.axis);
+  const [onU, onV] = [dot(a.axis, w), dot(b.axis, w)];
+  const sine = 1 - slope * slope;
+  let s = sine > 1e-9 ? within((slope * onV - onU) / sine, a.length) : 0;
+  let t = slope * s + onV;
+  if (t < 0 || t > b.length) {
+    t = within(t, b.length);
+    s = within(slope * t - onU, a.length);
   }
-  const [p, q] = [add(a.from, scale(u, s)), add(b.from, scale(v, t))];
+  const [p, q] = [along(a.from, a.axis, s), along(b.from, b.axis, t)];
   const away = distance(p, q);
   const towards = away > 1e-9 ? scale(subtract(q, p), 1 / away) : ORIGIN;
-  return { away, at: scale(add(p, q), 0.5), onA: s * Math.sqrt(uu), towards };
+  return { away, at: scale(add(p, q), 0.5), onA: s, towards };
 }
+
+const within = (value: number, most: number): number => Math.min(most, Math.max(0, value));

@@ -1,7 +1,7 @@
 import type { Piece, PlacedPlate } from '../frame/frame.js';
 import type { Path } from '../frame/path.js';
 import { along, distance, mirror, type Vector } from '../vector/vector.js';
-import { WALL_LINES, type Edge, type Extreme } from './edge.js';
+import { blankLines, WALL_LINES, type Edge, type Extreme } from './edge.js';
 import { hostPiece, plateFor, type EndCut, type Surroundings } from './endCut.js';
 import type { PieceCut } from './cut.js';
 
@@ -100,7 +100,7 @@ function mirroredEnd(end: EndCut, right: Piece): EndCut {
 
 function mirroredEdge(edge: Edge): Edge {
   const reversed = (values: Edge['outer']) => {
-    const out = new Array<number>(WALL_LINES);
+    const out = blankLines();
     for (let line = 0; line < WALL_LINES; line += 1) out[line] = values[(WALL_LINES - line) % WALL_LINES]!;
     return out;
   };

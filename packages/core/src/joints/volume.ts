@@ -45,16 +45,15 @@ function capOf({ member }: Piece, { end, outline: { u, v } }: EndCut): number {
  * Metal beyond an end's cutter centre, by wall lines: each stands for a strip of wall as wide as half-way to its
  * neighbours, its length running straight from the inner to the outer edge.
  */
-function beyond({ edge, outline, wall }: EndCut): number {
-  const { wide, narrow } = outline;
+function beyond({ edge: { outer, inner }, outline: { wide, narrow }, wall }: EndCut): number {
   let volume = 0;
   for (let line = 0; line < WALL_LINES; line += 1) {
-    const outer = edge.outer[line]!;
-    if (Number.isNaN(outer)) continue;
-    const met = edge.inner[line]!;
-    const inner = Number.isNaN(met) ? outer : met;
-    const [outside, inside] = [wide[line]!, narrow[line]!];
-    volume += wall * ((inner * (outside + inside)) / 2 + (outer - inner) * (inside / 6 + outside / 3));
+    const far = outer[line]!;
+    if (Number.isNaN(far)) continue;
+    const near = Number.isNaN(inner[line]!) ? far : inner[line]!;
+    const outside = wide[line]!;
+    const inside = narrow[line]!;
+    volume += (near * (outside + inside)) / 2 + (far - near) * (inside / 6 + outside / 3);
   }
-  return volume;
+  return wall * volume;
 }
