@@ -14,6 +14,7 @@ const DRAGS = [
   ['Canal tadpole', 'Drag seat'],
   ['Alder Wood buggy', 'Drag front axle'],
 ] as const;
+const LARGEST = 'Alder Wood buggy';
 const ASSETS = new URL('../apps/web/dist/assets/', import.meta.url);
 
 /** First view, and the time from a key press to the redrawn sheet, in the built application. Run `npm run build` before. */
@@ -45,6 +46,8 @@ export async function applicationInChromium(): Promise<void> {
       const build = builds.find((each) => each.name === name);
       if (build) await dragFrames(browser, build, handle);
     }
+    const largest = builds.find(({ name }) => name === LARGEST);
+    for (let round = 0; largest && round < 3; round += 1) await turnFrames(browser, largest);
   } finally {
     await browser.close();
     server.kill();
@@ -149,15 +152,54 @@ async function dragFrames(
   })`);
   const readings = await page.getByLabel('Readings').innerText();
   await page.mouse.up();
+  console.log(
+    `${build.name}, ${handle.toLowerCase()}: ${pace(frames)}; one move a frame (readings changed: ${readings !== before})`,
+  );
+  await page.context().close();
+}
+
+/** Frames shown while the frame is turned in space, a little further at each. */
+async function turnFrames(browser: Browser, build: { readonly id: string; readonly name: string }) {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await page.goto(`http://127.0.0.1:${PORT}/builds/${build.id}/tubes?show=space`);
+  const canvas = page.locator('canvas').first();
+  await canvas.waitFor();
+  await page.waitForTimeout(1000);
+  const { width, height } = (await canvas.boundingBox())!;
+  const before = await canvas.screenshot();
+  const frames = await page.evaluate<number[]>(`new Promise((done) => {
+    const canvas = document.querySelector('canvas');
+    canvas.setPointerCapture = canvas.releasePointerCapture = () => {};
+    const box = canvas.getBoundingClientRect();
+    const at = { clientX: box.x + box.width / 2, clientY: box.y + box.height / 2 };
+    const send = (type) => canvas.dispatchEvent(
+      new PointerEvent(type, { bubbles: true, pointerId: 1, pointerType: 'mouse', buttons: 1, ...at }));
+    send('pointerdown');
+    const frames = [];
+    const next = (time) => {
+      frames.push(time);
+      if (frames.length > 110) return done(frames.slice(10));
+      at.clientX += 4;
+      send('pointermove');
+      requestAnimationFrame(next);
+    };
+    requestAnimationFrame(next);
+  })`);
+  const turned = !before.equals(await canvas.screenshot());
+  console.log(
+    `${build.name}, turned in space, ${width} x ${Math.round(height)} pixels: ${pace(frames)} (turned: ${turned})`,
+  );
+  await page.context().close();
+}
+
+/** How often frames were shown, and the gaps between them. */
+function pace(frames: readonly number[]): string {
   const gaps = frames
     .slice(1)
     .map((time, index) => time - frames[index]!)
     .sort((a, b) => a - b);
   const rate = (1000 * gaps.length) / (frames.at(-1)! - frames[0]!);
-  console.log(
-    `${build.name}, ${handle.toLowerCase()}: ${rate.toFixed(1)} frames a second, gap ${gaps[gaps.length >> 1]!.toFixed(1)} ms median, ${gaps[Math.floor(gaps.length * 0.95)]!.toFixed(1)} ms at 95 %; one move a frame (readings changed: ${readings !== before})`,
-  );
-  await page.context().close();
+  return `${rate.toFixed(1)} frames a second, gap ${gaps[gaps.length >> 1]!.toFixed(1)} ms median, ${gaps[Math.floor(gaps.length * 0.95)]!.toFixed(1)} ms at 95 %`;
 }
 
 async function answering(): Promise<{ id: string; name: string }[]> {

@@ -77,7 +77,7 @@ export {
   swapThrough,
 } from './frame/edit/reshape.js';
 export { frameEdits, withEditsKept, type FrameEdit } from './frame/edits.js';
-export { meshVolume, pieceMesh, plateMesh, zonesOf, type Mesh } from './solid/mesh.js';
+export { meshVolume, closedByJoints, pieceMesh, plateMesh, zonesOf, type Mesh } from './solid/mesh.js';
 export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './frame/weight.js';
 export { findPattern, patternsFor, PATTERNS } from './frame/patterns/registry.js';
 export type { Pattern, PatternOptions } from './frame/patterns/pattern.js';

@@ -1,14 +1,14 @@
 import { Html } from '@react-three/drei';
 import { useMemo, useState } from 'react';
 import { Plane, Vector3 } from 'three';
-import { along, pointOn, scale, subtract, type Piece, type Plan, type Vector } from '@larchwood/core';
+import { add, along, pointOn, scale, subtract, type Piece, type Plan, type Vector } from '@larchwood/core';
 import { memberOf, useEditor } from '../editor/editor';
 import { Choice } from '../parts/Choice';
 import { spotOn } from '../stations/tubes/spots';
 import { useTools } from '../stations/tubes/tools';
-import { COARSE } from './geometry';
-import { usePalette } from './palette';
-import { PlateSolid, Tube } from './Solids';
+import { platePart, STILL, TAKEN_APART, tubePart, WHOLE_FRAME, type Part } from './geometry';
+import { STEEL, usePalette, type Palette } from './palette';
+import { Solids } from './Solids';
 import { Stage, STANDPOINTS, type Standpoint } from './Stage';
 import { Riders3D, Wheels } from './Vehicle3D';
 
@@ -60,11 +60,12 @@ export function FrameSpace() {
               planes={planes}
               onPress={press}
               numbers={shown.numbers}
+              palette={palette}
             />
           )}
           {shown.wheels && <Wheels plan={plan} palette={palette} />}
           {shown.riders && <Riders3D plan={plan} palette={palette} />}
-          {shown.other && compared && <Other plan={compared.plan} />}
+          {shown.other && compared && <Other plan={compared.plan} palette={palette} />}
           {plan.meetings.map((meeting) => (
             <mesh key={`${meeting.a}${meeting.b}`} position={[...meeting.at]}>
               <sphereGeometry args={[14, 12, 8]} />
@@ -178,12 +179,11 @@ interface PiecesProps {
   readonly apart: number;
   readonly planes: readonly Plane[];
   readonly numbers: boolean;
+  readonly palette: Palette;
   readonly onPress: (piece: Piece, at: Vector, more: boolean) => void;
 }
 
-function Pieces({ plan, picked, apart, planes, numbers, onPress }: PiecesProps) {
-  const palette = usePalette();
-  const cuts = useMemo(() => new Map([...plan.cuts, ...plan.given].map((cut) => [cut.piece, cut])), [plan]);
+function Pieces({ plan, picked, apart, planes, numbers, palette, onPress }: PiecesProps) {
   const middle = useMemo(() => {
     const points = pointsOf(plan);
     const sum = points.reduce<Vector>(
@@ -192,29 +192,30 @@ function Pieces({ plan, picked, apart, planes, numbers, onPress }: PiecesProps) 
     );
     return scale(sum, 1 / points.length);
   }, [plan]);
-  const offsetOf = (at: Vector): Vector => scale(subtract(at, middle), apart);
-  const lit = (piece: Piece) =>
-    picked.some((each) => each === piece.id || (memberOf(each) === piece.member.id && !each.includes(':')));
+  const parts = useMemo((): readonly Part[] => {
+    const cuts = cutsOf(plan);
+    const offsetOf = (at: Vector): Vector => (apart === 0 ? STILL : scale(subtract(at, middle), apart));
+    const lit = (piece: Piece) =>
+      picked.some((each) => each === piece.id || (memberOf(each) === piece.member.id && !each.includes(':')));
+    const detail = apart > 0 || planes.length > 0 ? TAKEN_APART : WHOLE_FRAME;
+    const tint = (piece: Piece) => (lit(piece) ? palette.larch : piece.supplied ? palette.quiet : STEEL);
+    return [
+      ...plan.frame.pieces.map((piece) =>
+        tubePart(piece, cuts.get(piece.id)!, detail, tint(piece), offsetOf(middleOf(piece))),
+      ),
+      ...plan.frame.plates.map((plate) => platePart(plate, palette.steel, offsetOf(plate.centre))),
+    ];
+  }, [plan, picked, apart, planes.length, palette, middle]);
   return (
     <>
-      {plan.frame.pieces.map((piece) => {
-        const centre = pointOn(piece.path, piece.length / 2).at;
-        const offset = apart === 0 ? STILL : offsetOf(centre);
-        return (
-          <group key={piece.id}>
-            <Tube
-              piece={piece}
-              cut={cuts.get(piece.id)!}
-              lit={lit(piece)}
-              palette={palette}
-              every={COARSE}
-              offset={offset}
-              planes={planes}
-              onPress={onPress}
-            />
-            {numbers && (
+      <Solids parts={parts} palette={palette} planes={planes} onPress={onPress} />
+      {numbers &&
+        parts.map(
+          ({ piece, offset }) =>
+            piece && (
               <Html
-                position={[centre[0] + offset[0], centre[1] + offset[1], centre[2] + offset[2]]}
+                key={piece.id}
+                position={[...add(middleOf(piece), offset)]}
                 center
                 zIndexRange={[5, 0]}
                 style={{ pointerEvents: 'none' }}
@@ -223,29 +224,20 @@ function Pieces({ plan, picked, apart, planes, numbers, onPress }: PiecesProps) 
                   {piece.mark}
                 </span>
               </Html>
-            )}
-          </group>
-        );
-      })}
-      {plan.frame.plates.map((plate) => (
-        <PlateSolid
-          key={plate.id}
-          plate={plate}
-          palette={palette}
-          offset={apart === 0 ? STILL : offsetOf(plate.centre)}
-          planes={planes}
-        />
-      ))}
+            ),
+        )}
     </>
   );
 }
-const STILL: Vector = [0, 0, 0];
+
+const middleOf = (piece: Piece): Vector => pointOn(piece.path, piece.length / 2).at;
+const cutsOf = (plan: Plan) => new Map([...plan.cuts, ...plan.given].map((cut) => [cut.piece, cut]));
 
 /** The compared revision or build, faint. */
-function Other({ plan }: { readonly plan: Plan }) {
-  const palette = usePalette();
-  const cuts = new Map([...plan.cuts, ...plan.given].map((cut) => [cut.piece, cut]));
-  return plan.frame.pieces.map((piece) => (
-    <Tube key={piece.id} piece={piece} cut={cuts.get(piece.id)!} lit palette={palette} every={30} faint />
-  ));
+function Other({ plan, palette }: { readonly plan: Plan; readonly palette: Palette }) {
+  const parts = useMemo(() => {
+    const cuts = cutsOf(plan);
+    return plan.frame.pieces.map((piece) => tubePart(piece, cuts.get(piece.id)!, WHOLE_FRAME, palette.larch));
+  }, [plan, palette]);
+  return <Solids parts={parts} palette={palette} faint />;
 }

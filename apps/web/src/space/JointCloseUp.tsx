@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { distance, edgePoint, type EndCut, type Plan, type Vector } from '@larchwood/core';
-import { FINE } from './geometry';
-import { usePalette } from './palette';
-import { Tube } from './Solids';
+import { CLOSE_UP, tubePart } from './geometry';
+import { STEEL, usePalette } from './palette';
+import { Solids } from './Solids';
 import { Stage } from './Stage';
 
 /** One cut end with what it fits, close to: the tube in hand lit, its hosts as they are, pulled apart a little if wanted. */
@@ -34,6 +34,12 @@ export function JointCloseUp({
   if (!own) return null;
   const back = apart ? -Math.max(25, end.depth * 1.3) : 0;
   const offset: Vector = [end.outward[0] * back, end.outward[1] * back, end.outward[2] * back];
+  const parts = [
+    tubePart(own, cuts.get(own.id)!, CLOSE_UP, palette.larch, offset),
+    ...near.map((piece) =>
+      tubePart(piece, cuts.get(piece.id)!, CLOSE_UP, piece.supplied ? palette.quiet : STEEL),
+    ),
+  ];
   const deepest = end.edge.shortest;
   const line = Math.round(deepest.angle) % end.edge.outer.length;
   const mark = edgePoint(end, end.outline.u[line]!, end.outline.v[line]!, deepest.at);
@@ -45,17 +51,7 @@ export function JointCloseUp({
       palette={palette}
       label={`Joint of piece ${own.mark}, close to`}
     >
-      <Tube piece={own} cut={cuts.get(own.id)!} lit palette={palette} every={FINE} offset={offset} />
-      {near.map((piece) => (
-        <Tube
-          key={piece.id}
-          piece={piece}
-          cut={cuts.get(piece.id)!}
-          lit={false}
-          palette={palette}
-          every={FINE}
-        />
-      ))}
+      <Solids parts={parts} palette={palette} />
       <mesh position={[mark[0] + offset[0], mark[1] + offset[1], mark[2] + offset[2]]}>
         <sphereGeometry args={[1.6, 12, 8]} />
         <meshBasicMaterial color={palette.brick} />

@@ -1,96 +1,64 @@
 import type { ThreeEvent } from '@react-three/fiber';
-import { memo } from 'react';
-import { DoubleSide, type Plane } from 'three';
-import type { Piece, PieceCut, PlacedPlate, Vector } from '@larchwood/core';
-import { edgesOf, plateGeometry, solidOf } from './geometry';
+import { useEffect, useMemo } from 'react';
+import { DoubleSide, FrontSide, type Plane } from 'three';
+import type { Piece, Vector } from '@larchwood/core';
+import { assembled, type Part } from './geometry';
 import type { Palette } from './palette';
 
-interface TubeProps {
-  readonly piece: Piece;
-  readonly cut: PieceCut;
-  readonly lit: boolean;
+interface Props {
+  readonly parts: readonly Part[];
   readonly palette: Palette;
-  readonly every: number;
-  readonly offset?: Vector;
-  readonly planes?: readonly Plane[] | undefined;
+  readonly planes?: readonly Plane[];
   readonly faint?: boolean;
-  readonly onPress?: ((piece: Piece, at: Vector, more: boolean) => void) | undefined;
+  readonly onPress?: (piece: Piece, at: Vector, more: boolean) => void;
 }
 
 /** A press that was no turn of the view. */
 const isPress = (event: ThreeEvent<MouseEvent>): boolean => event.delta <= 3;
 
-/** One cut tube, with its cut edges drawn. */
-export const Tube = memo(function Tube({
-  piece,
-  cut,
-  lit,
-  palette,
-  every,
-  offset = [0, 0, 0],
-  planes,
-  faint = false,
-  onPress,
-}: TubeProps) {
+/** Cut tubes with their cut edges drawn, and plates. The light on them is in their colours. */
+export function Solids({ parts, palette, planes = [], faint = false, onPress }: Props) {
+  const { solid, edges, partAt } = useMemo(() => assembled(parts), [parts]);
+  useEffect(
+    () => () => {
+      solid.dispose();
+      edges.dispose();
+    },
+    [solid, edges],
+  );
+  const press = (event: ThreeEvent<MouseEvent>) => {
+    const part = event.faceIndex === undefined ? undefined : partAt(event.faceIndex ?? -1);
+    if (!part?.piece || !isPress(event)) return;
+    event.stopPropagation();
+    const [x, y, z] = part.offset;
+    const { point } = event;
+    onPress?.(
+      part.piece,
+      [point.x - x, point.y - y, point.z - z],
+      event.shiftKey || event.ctrlKey || event.metaKey,
+    );
+  };
   return (
-    <group position={[offset[0], offset[1], offset[2]]}>
-      <mesh
-        geometry={solidOf(piece, cut, every)}
-        {...(onPress
-          ? {
-              onClick: (event: ThreeEvent<MouseEvent>) => {
-                if (!isPress(event)) return;
-                event.stopPropagation();
-                const { x, y, z } = event.point;
-                onPress(
-                  piece,
-                  [x - offset[0], y - offset[1], z - offset[2]],
-                  event.shiftKey || event.ctrlKey || event.metaKey,
-                );
-              },
-            }
-          : {})}
-      >
-        <meshLambertMaterial
-          color={lit ? palette.larch : piece.supplied ? palette.quiet : STEEL}
-          side={planes && planes.length > 0 ? DoubleSide : undefined}
+    <>
+      <mesh geometry={solid} {...(onPress ? { onClick: press } : {})}>
+        <meshBasicMaterial
+          key={planes.length}
+          vertexColors
+          side={planes.length > 0 ? DoubleSide : FrontSide}
           transparent={faint}
           opacity={faint ? 0.25 : 1}
-          {...(planes ? { clippingPlanes: [...planes] } : {})}
+          clippingPlanes={[...planes]}
         />
       </mesh>
-      <lineSegments geometry={edgesOf(cut, every)}>
+      <lineSegments geometry={edges}>
         <lineBasicMaterial
+          key={planes.length}
           color={palette.ink}
           transparent={faint}
           opacity={faint ? 0.3 : 1}
-          {...(planes ? { clippingPlanes: [...planes] } : {})}
+          clippingPlanes={[...planes]}
         />
       </lineSegments>
-    </group>
+    </>
   );
-});
-/** Bare tube, in both themes. */
-const STEEL = '#b9beb8';
-
-export const PlateSolid = memo(function PlateSolid({
-  plate,
-  palette,
-  offset = [0, 0, 0],
-  planes,
-}: {
-  readonly plate: PlacedPlate;
-  readonly palette: Palette;
-  readonly offset?: Vector;
-  readonly planes?: readonly Plane[] | undefined;
-}) {
-  return (
-    <mesh geometry={plateGeometry(plate)} position={[offset[0], offset[1], offset[2]]}>
-      <meshLambertMaterial
-        color={palette.steel}
-        side={DoubleSide}
-        {...(planes ? { clippingPlanes: [...planes] } : {})}
-      />
-    </mesh>
-  );
-});
+}

@@ -41,6 +41,10 @@ export function Stage({ points, standpoint, fit, palette, label, onMissed, child
     <div role="img" aria-label={label} className="h-full w-full">
       <Canvas
         frameloop="demand"
+        // Colours are the screen's own from the start: no curve has to be put on each point of each picture.
+        legacy
+        linear
+        flat
         dpr={SOFTWARE ? 1 : [1, 2]}
         camera={{ up: [0, 0, 1], fov: 32, near: 5, far: 60000 }}
         gl={{ antialias: !SOFTWARE, localClippingEnabled: true, preserveDrawingBuffer: false }}

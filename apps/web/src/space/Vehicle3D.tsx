@@ -11,6 +11,7 @@ import {
   type StandingWheel,
   type Vector,
 } from '@larchwood/core';
+import { tinted, wheelGeometry } from './geometry';
 import type { Palette } from './palette';
 
 /** Wheels as tyres, without spokes. */
@@ -19,15 +20,10 @@ export function Wheels({ plan, palette }: { readonly plan: Plan; readonly palett
 }
 
 function Wheel({ wheel, palette }: { readonly wheel: StandingWheel; readonly palette: Palette }) {
-  const thick = Math.min(wheel.width / 2, wheel.radius * 0.45);
-  const turn = useMemo(
-    () => new Quaternion().setFromUnitVectors(new Vector3(0, 0, 1), new Vector3(...wheel.spindle)),
-    [wheel.spindle],
-  );
+  const tyre = useMemo(() => tinted(wheelGeometry(wheel), palette.quiet), [wheel, palette]);
   return (
-    <mesh position={[...wheel.centre]} quaternion={turn} scale={[1, 1, wheel.width / 2 / thick]}>
-      <torusGeometry args={[wheel.radius - thick, thick, 8, 40]} />
-      <meshLambertMaterial color={palette.quiet} transparent opacity={0.55} />
+    <mesh geometry={tyre}>
+      <meshBasicMaterial vertexColors transparent opacity={0.55} />
     </mesh>
   );
 }

@@ -1,5 +1,15 @@
-import { BufferAttribute, BufferGeometry } from 'three';
 import {
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  LinearSRGBColorSpace,
+  Quaternion,
+  TorusGeometry,
+  Vector3,
+} from 'three';
+import { mergeGeometries } from 'three/addons/utils/BufferGeometryUtils.js';
+import {
+  closedByJoints,
   edgePoint,
   pieceMesh,
   plateMesh,
@@ -7,54 +17,78 @@ import {
   type Piece,
   type PieceCut,
   type PlacedPlate,
+  type StandingWheel,
+  type Vector,
 } from '@larchwood/core';
 
-/** Wall lines left out between two that are drawn: of the whole frame, and in a close-up. */
-export const COARSE = 15;
-export const FINE = 3;
+/** How much of a tube is drawn. */
+export interface Detail {
+  /** Wall lines from one that is drawn to the next. */
+  readonly every: number;
+  /** Whether every tube stands in its place, whole, so that what it is welded to hides its inside. */
+  readonly joined: boolean;
+}
+export const WHOLE_FRAME: Detail = { every: 15, joined: true };
+export const TAKEN_APART: Detail = { every: 15, joined: false };
+export const CLOSE_UP: Detail = { every: 3, joined: false };
 
-function geometryOf({ positions, normals, indices }: Mesh): BufferGeometry {
+/** Half from the sky, half from the ground where a wall stands upright; and one lamp, high ahead on the right. Shares of full light. */
+const SKY = 0.67;
+const GROUND = 0.11;
+const LAMP = { from: [0.329, -0.548, 0.769], share: 0.48 } as const;
+
+/** How light each corner of a mesh is, as a grey: worked out once, since neither frame nor lamp moves. */
+function shades({ normals }: Mesh): Float32Array {
+  const out = new Float32Array(normals.length);
+  for (let at = 0; at < normals.length; at += 3) {
+    const [x, y, z] = [normals[at]!, normals[at + 1]!, normals[at + 2]!];
+    const facing = Math.max(0, x * LAMP.from[0] + y * LAMP.from[1] + z * LAMP.from[2]);
+    out.fill(SKY * ((1 + z) / 2) + GROUND * ((1 - z) / 2) + LAMP.share * facing, at, at + 3);
+  }
+  return out;
+}
+
+export function shaded(mesh: Mesh): BufferGeometry {
   const geometry = new BufferGeometry();
-  geometry.setAttribute('position', new BufferAttribute(positions, 3));
-  geometry.setAttribute('normal', new BufferAttribute(normals, 3));
-  geometry.setIndex(new BufferAttribute(indices, 1));
+  geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
+  geometry.setAttribute('color', new BufferAttribute(shades(mesh), 3));
+  geometry.setIndex(new BufferAttribute(mesh.indices, 1));
   return geometry;
 }
 
-const solids = new WeakMap<PieceCut, Map<number, BufferGeometry>>();
-const edges = new WeakMap<PieceCut, Map<number, BufferGeometry>>();
+type Kept = WeakMap<PieceCut, Map<string, BufferGeometry>>;
+const solids: Kept = new WeakMap();
+const edges: Kept = new WeakMap();
 const plates = new WeakMap<PlacedPlate, BufferGeometry>();
 
-function remembered<K extends object>(
-  known: WeakMap<K, Map<number, BufferGeometry>>,
-  key: K,
-  every: number,
-  make: () => BufferGeometry,
-): BufferGeometry {
-  let ofKey = known.get(key);
-  if (!ofKey) known.set(key, (ofKey = new Map()));
-  let geometry = ofKey.get(every);
-  if (!geometry) ofKey.set(every, (geometry = make()));
+/** Cuts that an edit leaves alone keep their geometry. */
+function remembered(known: Kept, cut: PieceCut, key: string, make: () => BufferGeometry): BufferGeometry {
+  let ofCut = known.get(cut);
+  if (!ofCut) known.set(cut, (ofCut = new Map()));
+  let geometry = ofCut.get(key);
+  if (!geometry) ofCut.set(key, (geometry = make()));
   return geometry;
 }
 
-/** A cut tube's solid. Cuts that an edit leaves alone keep theirs. */
-export const solidOf = (piece: Piece, cut: PieceCut, every: number): BufferGeometry =>
-  remembered(solids, cut, every, () => geometryOf(pieceMesh(piece, cut, every)));
+/** A cut tube's solid, or of one whose inside is not seen no more than its outside. */
+function solidOf(piece: Piece, cut: PieceCut, { every, joined }: Detail): BufferGeometry {
+  const inside = !joined || !closedByJoints(cut);
+  return remembered(solids, cut, `${every} ${inside}`, () => shaded(pieceMesh(piece, cut, every, inside)));
+}
 
-/** The cut edges of a tube as lines, outside and inside. */
-export const edgesOf = (cut: PieceCut, every: number): BufferGeometry =>
-  remembered(edges, cut, every, () => {
+/** The cut edges of a tube as lines; inside of its wall too where that is seen. */
+const edgesOf = (cut: PieceCut, { every, joined }: Detail): BufferGeometry =>
+  remembered(edges, cut, `${every} ${joined}`, () => {
     const points: number[] = [];
     for (const end of cut.ends) {
-      for (const wall of ['outer', 'inner'] as const) {
-        const lines = end.edge[wall];
-        const [us, vs] =
-          wall === 'outer' ? [end.outline.u, end.outline.v] : [end.outline.innerU, end.outline.innerV];
+      const { u, v, innerU, innerV } = end.outline;
+      const rings = [{ lines: end.edge.outer, u, v }];
+      if (!joined) rings.push({ lines: end.edge.inner, u: innerU, v: innerV });
+      for (const { lines, u, v } of rings) {
         const at = (line: number) => {
-          const value = lines[line % lines.length]!;
-          const along = Number.isNaN(value) ? end.edge.longest.at : value;
-          return edgePoint(end, us[line % lines.length]!, vs[line % lines.length]!, along);
+          const index = line % lines.length;
+          const along = Number.isNaN(lines[index]!) ? end.edge.longest.at : lines[index]!;
+          return edgePoint(end, u[index]!, v[index]!, along);
         };
         for (let line = 0; line < lines.length; line += every) points.push(...at(line), ...at(line + every));
       }
@@ -64,8 +98,95 @@ export const edgesOf = (cut: PieceCut, every: number): BufferGeometry =>
     return geometry;
   });
 
-export function plateGeometry(plate: PlacedPlate): BufferGeometry {
-  let geometry = plates.get(plate);
-  if (!geometry) plates.set(plate, (geometry = geometryOf(plateMesh(plate))));
+const wheels = new WeakMap<StandingWheel, BufferGeometry>();
+
+/** A wheel as a tyre without spokes. */
+export function wheelGeometry(wheel: StandingWheel): BufferGeometry {
+  let geometry = wheels.get(wheel);
+  if (!geometry) {
+    const thick = Math.min(wheel.width / 2, wheel.radius * 0.45);
+    const upright = new Vector3(0, 0, 1);
+    const tyre = new TorusGeometry(wheel.radius - thick, thick, 8, 40)
+      .scale(1, 1, wheel.width / 2 / thick)
+      .applyQuaternion(new Quaternion().setFromUnitVectors(upright, new Vector3(...wheel.spindle)))
+      .translate(...wheel.centre);
+    geometry = shaded({
+      positions: Float32Array.from(tyre.getAttribute('position').array),
+      normals: Float32Array.from(tyre.getAttribute('normal').array),
+      indices: Uint32Array.from(tyre.index!.array),
+    });
+    wheels.set(wheel, geometry);
+  }
   return geometry;
+}
+
+function plateGeometry(plate: PlacedPlate): BufferGeometry {
+  let geometry = plates.get(plate);
+  if (!geometry) plates.set(plate, (geometry = shaded(plateMesh(plate))));
+  return geometry;
+}
+
+/** A tube or a plate to be drawn: in which colour, and how far from its place. */
+export interface Part {
+  /** None for a plate. */
+  readonly piece?: Piece;
+  readonly solid: BufferGeometry;
+  readonly edges?: BufferGeometry;
+  readonly tint: string;
+  readonly offset: Vector;
+}
+export const STILL: Vector = [0, 0, 0];
+
+export const tubePart = (
+  piece: Piece,
+  cut: PieceCut,
+  detail: Detail,
+  tint: string,
+  offset: Vector = STILL,
+): Part => ({ piece, solid: solidOf(piece, cut, detail), edges: edgesOf(cut, detail), tint, offset });
+
+export const platePart = (plate: PlacedPlate, tint: string, offset: Vector = STILL): Part => ({
+  solid: plateGeometry(plate),
+  tint,
+  offset,
+});
+
+export interface Assembly {
+  readonly solid: BufferGeometry;
+  readonly edges: BufferGeometry;
+  /** The part that a triangle of the solid belongs to. */
+  readonly partAt: (face: number) => Part | undefined;
+}
+
+/** Many parts as one solid and one set of lines: what a picture costs is mostly the number of things in it. */
+export function assembled(parts: readonly Part[]): Assembly {
+  const solid = merged(parts.map(({ solid, tint, offset }) => moved(tinted(solid, tint), offset)));
+  const edges = merged(parts.flatMap(({ edges, offset }) => (edges ? [moved(edges, offset)] : [])));
+  const partAt = (face: number) => {
+    const index = solid.groups.findIndex(({ start, count }) => face * 3 < start + count);
+    return parts[index];
+  };
+  return { solid, edges, partAt };
+}
+
+const merged = (geometries: BufferGeometry[]): BufferGeometry =>
+  geometries.length > 0 ? mergeGeometries(geometries, true) : new BufferGeometry();
+
+/** A shaded solid in a colour; its own form is shared. Light counts in linear shares, and the screen's curve is put on here. */
+export function tinted(solid: BufferGeometry, tint: string): BufferGeometry {
+  const full = new Color().setStyle(tint, LinearSRGBColorSpace).convertSRGBToLinear();
+  const mixed = new Color();
+  const grey = solid.getAttribute('color').array;
+  const colours = new Float32Array(grey.length);
+  for (let at = 0; at < grey.length; at += 3)
+    mixed.copy(full).multiplyScalar(grey[at]!).convertLinearToSRGB().toArray(colours, at);
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', solid.getAttribute('position'));
+  geometry.setAttribute('color', new BufferAttribute(colours, 3));
+  geometry.setIndex(solid.index);
+  return geometry;
+}
+
+function moved(geometry: BufferGeometry, offset: Vector): BufferGeometry {
+  return offset === STILL ? geometry : geometry.clone().translate(...offset);
 }

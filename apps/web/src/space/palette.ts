@@ -10,6 +10,9 @@ export interface Palette {
   readonly brick: string;
   readonly steel: string;
 }
+/** Bare tube, in both themes. */
+export const STEEL = '#b9beb8';
+
 const NAMES = ['paper', 'sheet', 'ink', 'quiet', 'larch', 'brick', 'steel'] as const;
 
 const themeOf = () => document.documentElement.dataset.theme ?? 'day';

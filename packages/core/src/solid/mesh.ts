@@ -60,20 +60,32 @@ interface Ring {
   readonly out: readonly Vector[];
 }
 
+/** Least turn of a bend between two rings, degrees; no less than between two wall lines that are taken. */
 const BEND_STEP = 7.5;
+
+/** Whether a piece shows nothing of its inside once it is joined: both ends stand against what they are cut for. */
+export const closedByJoints = ({ ends }: PieceCut): boolean =>
+  ends.every(
+    ({ cut, edge, impossible }) =>
+      (cut === 'coped' || cut === 'mitred' || cut === 'plate') &&
+      !impossible &&
+      edge.missed + edge.pastHostEnd === 0,
+  );
 
 /**
  * A cut piece as a solid: its outer and inner wall between the two cut edges, and the edges' own faces. `every` says which
  * wall lines are taken: 1 for all, 15 for every fifteenth. Caps are closed in. The triangles make a closed, outward-facing
- * surface, so that its volume is the metal's.
+ * surface, so that its volume is the metal's; without its `inside`, what is seen of it once it is joined.
  */
-export function pieceMesh(piece: Piece, cut: PieceCut, every: number): Mesh {
+export function pieceMesh(piece: Piece, cut: PieceCut, every: number, inside = true): Mesh {
   const builder = new Builder();
   const lines = Array.from({ length: WALL_LINES / every }, (_, index) => index * every);
   const [start, end] = cut.ends;
   const rings = [
     edgeRing(start, lines, true),
-    ...stationsOf(piece, cut).map((station) => ringAt(piece, cut, station, lines)),
+    ...stationsOf(piece, cut, Math.max(BEND_STEP, every)).map((station) =>
+      ringAt(piece, cut, station, lines),
+    ),
     edgeRing(end, lines, false),
   ];
   const skin = (of: 'outer' | 'inner', sign: 1 | -1) => {
@@ -83,6 +95,7 @@ export function pieceMesh(piece: Piece, cut: PieceCut, every: number): Mesh {
     points.slice(1).forEach((ring, index) => builder.between(points[index]!, ring, sign === -1));
   };
   skin('outer', 1);
+  if (!inside) return builder.mesh();
   skin('inner', -1);
   const face = (ring: Ring, outward: Vector, flipped: boolean) => {
     const outer = ring.outer.map((at) => builder.point(at, outward));
@@ -96,11 +109,11 @@ export function pieceMesh(piece: Piece, cut: PieceCut, every: number): Mesh {
 }
 
 /** Ways along the centre line where the tube needs a ring of its own: through its bends, and where its wall or outside changes. */
-function stationsOf(piece: Piece, cut: PieceCut): number[] {
+function stationsOf(piece: Piece, cut: PieceCut, bendStep: number): number[] {
   const { section, length } = piece;
   const [start, end] = cut.ends;
   const stations = piece.path.arcs.flatMap(({ station, length: long, angle }) => {
-    const steps = Math.max(2, Math.ceil(angle / BEND_STEP));
+    const steps = Math.max(2, Math.ceil(angle / bendStep));
     return Array.from({ length: steps + 1 }, (_, step) => station + (long * step) / steps);
   });
   if (section.shape === 'round') {
