@@ -46,7 +46,7 @@ export function FrameSpace() {
       <div className="relative min-h-0 flex-1">
         <Stage
           points={extent}
-          standpoint={standpoint}
+          from={STANDPOINTS[standpoint].from}
           fit={`${document.kind} ${standpoint} ${asked}`}
           palette={palette}
           label="The frame in space"

@@ -12,12 +12,13 @@ export const STANDPOINTS = {
   plan: { name: 'From above', from: [0, -0.0001, 1] },
   front: { name: 'From ahead', from: [1, 0, 0.0001] },
   below: { name: 'From below', from: [0.3, -0.7, -0.8] },
-} as const;
+} as const satisfies Record<string, { readonly name: string; readonly from: Vector }>;
 export type Standpoint = keyof typeof STANDPOINTS;
 
 interface Props {
   readonly points: readonly Vector[];
-  readonly standpoint: Standpoint;
+  /** The direction to the eye. */
+  readonly from: Vector;
   /** Changes when the view should be set anew. */
   readonly fit: string;
   readonly palette: Palette;
@@ -36,7 +37,7 @@ const SOFTWARE = (() => {
 })();
 
 /** A place in space to look at, turned with the pointer; drawn only when something changes. */
-export function Stage({ points, standpoint, fit, palette, label, onMissed, children }: Props) {
+export function Stage({ points, from, fit, palette, label, onMissed, children }: Props) {
   return (
     <div role="img" aria-label={label} className="h-full w-full">
       <Canvas
@@ -53,14 +54,14 @@ export function Stage({ points, standpoint, fit, palette, label, onMissed, child
       >
         <hemisphereLight args={['#ffffff', '#77736a', 2.1]} position={[0, 0, 1]} />
         <directionalLight position={[1500, -2500, 3500]} intensity={1.5} />
-        <Look points={points} standpoint={standpoint} fit={fit} />
+        <Look points={points} from={from} fit={fit} />
         {children}
       </Canvas>
     </div>
   );
 }
 
-function Look({ points, standpoint, fit }: Pick<Props, 'points' | 'standpoint' | 'fit'>) {
+function Look({ points, from, fit }: Pick<Props, 'points' | 'from' | 'fit'>) {
   const { camera, controls, invalidate, size } = useThree();
   const box = useMemo(() => {
     const made = new Box3();
@@ -76,16 +77,14 @@ function Look({ points, standpoint, fit }: Pick<Props, 'points' | 'standpoint' |
     const half = (camera.fov * Math.PI) / 360;
     const across = Math.atan(Math.tan(half) * Math.min(1, size.width / Math.max(1, size.height)));
     const away = (reach / Math.sin(across)) * 0.86;
-    camera.position
-      .copy(centre)
-      .addScaledVector(new Vector3(...STANDPOINTS[standpoint].from).normalize(), away);
+    camera.position.copy(centre).addScaledVector(new Vector3(...from).normalize(), away);
     camera.lookAt(centre);
     const held = controls as { target?: Vector3; update?: () => void } | null;
     held?.target?.copy(centre);
     held?.update?.();
     invalidate();
-    // The size matters when the view is set, and not after.
+    // The size and the direction matter when the view is set, and not after.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [box, standpoint, camera, controls, invalidate]);
+  }, [box, camera, controls, invalidate]);
   return <OrbitControls makeDefault enableDamping={false} />;
 }

@@ -104,7 +104,7 @@ const wheels = new WeakMap<StandingWheel, BufferGeometry>();
 export function wheelGeometry(wheel: StandingWheel): BufferGeometry {
   let geometry = wheels.get(wheel);
   if (!geometry) {
-    const thick = Math.min(wheel.width / 2, wheel.radius * 0.45);
+    const thick = Math.min(wheel.width / 2, wheel.radius * 0.3);
     const upright = new Vector3(0, 0, 1);
     const tyre = new TorusGeometry(wheel.radius - thick, thick, 8, 40)
       .scale(1, 1, wheel.width / 2 / thick)

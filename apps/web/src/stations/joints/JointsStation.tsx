@@ -84,22 +84,24 @@ function Foot({ plan, cut, end }: { readonly plan: Plan; readonly cut: PieceCut;
   const [apart, setApart] = useState(false);
   return (
     <div className="flex h-56 shrink-0 border-t border-rule">
-      <div className="relative w-[38%] min-w-60 border-r border-rule">
-        <Suspense fallback={<p className="p-4 text-quiet">Making the joint…</p>}>
-          <JointCloseUp plan={plan} end={end} apart={apart} />
-        </Suspense>
-        <label className="absolute top-1 left-3 flex min-h-8 items-center gap-1.5 text-[13px]">
-          <input
-            type="checkbox"
-            className="accent-larch"
-            checked={apart}
-            onChange={(event) => setApart(event.target.checked)}
-          />
-          Pulled apart
-        </label>
-        <p className="pointer-events-none absolute bottom-1 left-2 bg-sheet px-1 text-[12px] text-quiet">
-          The dot is the deepest point.
-        </p>
+      <div className="flex w-[38%] min-w-60 flex-col border-r border-rule">
+        <div className="min-h-0 flex-1">
+          <Suspense fallback={<p className="p-4 text-quiet">Making the joint…</p>}>
+            <JointCloseUp plan={plan} end={end} apart={apart} />
+          </Suspense>
+        </div>
+        <div className="flex min-h-8 items-center justify-between gap-2 px-3 text-[12.5px]">
+          <label className="flex min-h-8 items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="accent-larch"
+              checked={apart}
+              onChange={(event) => setApart(event.target.checked)}
+            />
+            Pulled apart
+          </label>
+          <p className="text-quiet">The dot is the deepest point.</p>
+        </div>
       </div>
       <Wraps cut={cut} />
     </div>
@@ -158,13 +160,13 @@ function EndRow({ cut, end, first, lit, onChoose }: EndRowProps) {
         <button type="button" onClick={onChoose} aria-pressed={lit} className="text-left">
           {first ? (
             <>
-              <span className="figure inline-block w-7 font-bold">{cut.mark}</span>
-              <span className="inline-block max-w-34 truncate align-bottom font-bold" title={cut.name}>
+              <span className="figure inline-block w-9 font-bold">{cut.mark}</span>
+              <span className="inline-block max-w-38 truncate align-bottom font-bold" title={cut.name}>
                 {cut.name}
               </span>
             </>
           ) : (
-            <span className="pl-7 text-quiet">
+            <span className="pl-9 text-quiet">
               second end<span className="sr-only"> of {cut.mark}</span>
             </span>
           )}
