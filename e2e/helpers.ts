@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { expect, type Download, type Page } from '@playwright/test';
 import type { BuildDocument } from '@larchwood/core';
@@ -64,4 +65,22 @@ export async function exported(page: Page): Promise<{ document: BuildDocument; t
   expect(download.suggestedFilename()).toMatch(/\.larchwood\.json$/);
   const text = (await contentOf(download)).toString('utf8');
   return { document: JSON.parse(text) as BuildDocument, text };
+}
+
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+/**
+ * What an accessibility scan of the page finds, in words; all rules, or the named ones only. No view has frames of its own:
+ * without the second page that joins the results of frames, a scan is faster and cannot leave the view in the background.
+ */
+export async function violations(page: Page, only?: string[]): Promise<string[]> {
+  const axe = new AxeBuilder({ page }).setLegacyMode(true);
+  const found = await (only ? axe.withRules(only) : axe.withTags(TAGS)).analyze();
+  return found.violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .map((node) => `${node.html.slice(0, 160)} ${node.any[0]?.message ?? ''}`)
+        .slice(0, 3)
+        .join(' | ')}`,
+  );
 }

@@ -9,7 +9,6 @@ import {
   parseLength,
   parseGauge,
   parseMass,
-  success,
   type LengthDisplay,
   type Result,
 } from '@larchwood/core';
@@ -57,7 +56,7 @@ export function readerOf(quantity: FieldQuantity, display: LengthDisplay): Reade
   return {
     parse: (text) => {
       const gauge = quantity === 'length' ? undefined : parseGauge(text, table);
-      return gauge === undefined ? parseLength(text, display.length) : success(gauge);
+      return gauge ?? parseLength(text, display.length);
     },
     shown: (value, digits) => formatLength(value, display, digits, true),
     editable: (value) => editableLength(value, display),

@@ -143,7 +143,21 @@ const HostSchema = closed(
 );
 export type Host = Static<typeof HostSchema>;
 export const EndSchema = Type.Union([
-  closed({ cut: Type.Literal('plain'), setback, allowance }, 'Square cut'),
+  closed(
+    {
+      cut: Type.Literal('plain'),
+      setback,
+      allowance,
+      lost: Type.Optional(
+        Type.String({
+          minLength: 1,
+          maxLength: 80,
+          description: 'Name of the member that this end fitted until that was taken out',
+        }),
+      ),
+    },
+    'Square cut',
+  ),
   closed(
     {
       cut: Type.Literal('coped'),

@@ -18,6 +18,11 @@ export const FRAME_WORDS: Words = {
     text: `${of('piece')} runs alongside its host, or the host is not there.`,
     remedies: ['Choose another host', 'Move the node'],
   }),
+  'end-lost-host': ({ of }) => ({
+    title: `Piece ${of('mark')} has lost its host`,
+    text: `The ${of('end')} end of ${nameInText(of('piece'))} fitted the ${nameInText(of('lost'))}, which was taken out. It is cut square there now and fits nothing.`,
+    remedies: ['Choose under Tubes what that end fits', 'Leave it square, if it is meant', 'Delete it too'],
+  }),
   'joint-misses': ({ of }) => ({
     title: `Piece ${of('mark')} misses its host`,
     text: `${of('piece')} passes ${of('host')} without touching it.`,

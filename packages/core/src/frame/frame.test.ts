@@ -93,10 +93,13 @@ describe('sections', () => {
   });
   it('the two gauge tables differ, and each reads its own', () => {
     // Source: handbook; values from memory.
-    expect(parseGauge('16 ga', 'Birmingham')).toBeCloseTo(0.065 * 25.4, 9);
-    expect(parseGauge('16 GA', 'sheet')).toBeCloseTo(0.0598 * 25.4, 9);
+    expect(parseGauge('16 ga', 'Birmingham')).toEqual({ ok: true, value: 0.065 * 25.4 });
+    expect(parseGauge('16 GA', 'sheet')).toEqual({ ok: true, value: 0.0598 * 25.4 });
     expect(parseGauge('16', 'sheet')).toBeUndefined();
-    expect(parseGauge('99 ga', 'sheet')).toBeUndefined();
+    expect(parseGauge('99 ga', 'sheet')).toMatchObject({
+      ok: false,
+      message: /^No gauge 99 here: 7, 8, .* or 24/,
+    });
     expect(gaugeOf(0.083 * 25.4, 'Birmingham')).toBe(14);
   });
   it('second moment of a thin tube is near pi r^3 t', () => {

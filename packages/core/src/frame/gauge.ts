@@ -1,3 +1,4 @@
+import { failure, success, type Result } from '../result.js';
 import { INCH } from '../units/length.js';
 
 /**
@@ -56,8 +57,12 @@ export function gaugeOf(wall: number, table: GaugeTable): number | undefined {
   return found && Number(found[0]);
 }
 
-/** Reads `16 ga` as a wall in mm by a table; undefined where the text is no gauge. */
-export function parseGauge(text: string, table: GaugeTable): number | undefined {
-  const match = /^\s*(\d{1,2})\s*(?:ga|gauge)\.?\s*$/i.exec(text);
-  return match ? gaugeWall(Number(match[1]), table) : undefined;
+/** Reads `16 ga` as a wall in mm by a table, or says which gauges that has; undefined where the text is no gauge. */
+export function parseGauge(text: string, table: GaugeTable): Result<number> | undefined {
+  const match = /^\s*(\d{1,3})\s*(?:ga|gauge)\.?\s*$/i.exec(text);
+  if (!match) return undefined;
+  const wall = gaugeWall(Number(match[1]), table);
+  if (wall !== undefined) return success(wall);
+  const numbers = Object.keys(GAUGES[table]);
+  return failure(`No gauge ${match[1]} here: ${numbers.slice(0, -1).join(', ')} or ${numbers.at(-1)}.`);
 }

@@ -69,6 +69,9 @@ function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
   if (end.straight + end.edge.shortest.at < 0 && !end.impossible)
     tell('cope-in-bend', 'look', { past: -(end.straight + end.edge.shortest.at) });
   if (end.cut !== 'coped') {
+    const own = piece.member.ends[end.end];
+    if (own.cut === 'plain' && own.lost !== undefined)
+      tell('end-lost-host', 'look', { lost: own.lost, end: end.end === 'start' ? 'first' : 'second' });
     if (end.impossible) tell('end-has-no-plane', 'stop');
     if (cut.overall <= 0) tell('member-too-short', 'stop');
     return found;

@@ -1,4 +1,4 @@
-import { swapThrough, type End, type Host, type Member } from '@larchwood/core';
+import { nameInText, swapThrough, type End, type Host, type Member } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { changeEnd } from '../../frame/changes';
 import { useFrameEdit } from '../../frame/useFrameEdit';
@@ -112,6 +112,17 @@ function EndRow({
           )}
         </div>
       ))}
+      {end.cut === 'plain' && end.lost !== undefined && (
+        <p className="pl-[82px] text-[13px] text-larch-text">
+          It fitted the {nameInText(end.lost)}, which was taken out.{' '}
+          <Button
+            look="link"
+            onClick={() => set({ cut: 'plain', setback: end.setback, allowance: end.allowance })}
+          >
+            Leave it square
+          </Button>
+        </p>
+      )}
       {end.cut === 'plate' && (
         <Choice
           label={`${label}: plate`}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { chooseSection, success, type Section } from '@larchwood/core';
-import { useEditor } from '../../editor/editor';
+import { useEditor, useFields } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
@@ -17,12 +17,14 @@ const SHAPES: readonly { readonly value: Shape; readonly label: string }[] = [
 /** A section that is in no list: typed in any unit, the wall also as a gauge, and given to the tubes in hand. */
 export function OwnSection({ members }: { readonly members: readonly string[] }) {
   const { document, edit, settle } = useEditor();
+  const { drafts } = useFields();
   const [open, setOpen] = useState(false);
   const [shape, setShape] = useState<Shape>('round');
   const [sizes, setSizes] = useState({ width: 25.4, height: 25.4, wall: 1.5 });
   const round = shape === 'round';
   const smallest = round ? sizes.width : Math.min(sizes.width, sizes.height);
   const bad = 2 * sizes.wall >= smallest ? 'Twice the wall leaves no bore.' : '';
+  const unread = ['width', 'height', 'wall'].some((key) => drafts[`own.${key}`]?.message !== undefined);
   const set = (key: keyof typeof sizes, low: number, high: number) => (value: number) =>
     lengthWithin(value, low, high, () => {
       setSizes((before) => ({ ...before, [key]: value }));
@@ -86,7 +88,7 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
       </p>
       <div className="px-4 py-1.5">
         <Button
-          disabled={bad !== ''}
+          disabled={bad !== '' || unread}
           onClick={() => {
             edit('section.own', chooseSection(members, ownSection(shape, sizes, document.frame.sections)));
             settle();

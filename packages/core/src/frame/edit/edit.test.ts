@@ -265,7 +265,12 @@ describe('reshaping tubes', () => {
     expect(readDocument(JSON.parse(JSON.stringify(without))).ok).toBe(true);
     const now = planMade(without);
     expect(distance(now.frame.nodes.topAtSeat!, was.frame.nodes.topAtSeat!)).toBeLessThan(1e-9);
-    expect(without.frame.members.find(({ id }) => id === 'topTube')!.ends.end.cut).toBe('plain');
+    expect(without.frame.members.find(({ id }) => id === 'topTube')!.ends.end).toMatchObject({
+      cut: 'plain',
+      lost: 'Seat tube',
+    });
+    const lost = now.findings.filter(({ code }) => code === 'end-lost-host').map(({ where }) => where.ref);
+    expect(lost).toEqual(['topTube/end', 'seatstays:left/start']);
     expect(without.frame.members.find(({ id }) => id === 'downTube')!.ends.end).toMatchObject({
       hosts: [{ member: 'bottomBracketShell' }],
     });

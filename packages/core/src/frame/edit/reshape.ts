@@ -1,4 +1,4 @@
-import type { BuildDocument, Host, Member, Node } from '../../document/schema.js';
+import type { BuildDocument, End, Host, Member, Node } from '../../document/schema.js';
 import { failure, success, type Result } from '../../result.js';
 import { distance, scale } from '../../vector/vector.js';
 import { uppermost, type Frame, type Piece } from '../frame.js';
@@ -243,7 +243,8 @@ export function mirrorMember(document: BuildDocument, frame: Frame, id: string):
 }
 
 /**
- * Takes members out. Nodes that sat on them stay where they are, ends that were cut to fit them lose that host, and nodes
+ * Takes members out. Nodes that sat on them stay where they are, ends that were cut to fit them lose that host (an end that has no other
+ * is cut square and says what it lost), and nodes
  * that nobody uses any more go too.
  */
 export function deleteMembers(document: BuildDocument, frame: Frame, ids: readonly string[]): BuildDocument {
@@ -255,13 +256,15 @@ export function deleteMembers(document: BuildDocument, frame: Frame, ids: readon
     const at = frame.nodes[node.id];
     return lost && at ? { ...node, anchor: { on: 'fixed', at: [at[0], at[1], at[2]] } } : node;
   });
-  const free = (member: Member, name: 'start' | 'end'): Member['ends']['start'] => {
+  const nameOf = (id: string) => document.frame.members.find((member) => member.id === id)!.name;
+  const free = (member: Member, name: 'start' | 'end'): End => {
     const end = member.ends[name];
-    if (end.cut === 'mitred' && gone.has(end.with.member))
-      return { cut: 'plain', setback: 0, allowance: end.allowance };
-    if (end.cut !== 'coped') return end;
-    const hosts = end.hosts.filter((host) => !gone.has(host.member));
-    return hosts.length > 0 ? { ...end, hosts } : { cut: 'plain', setback: 0, allowance: end.allowance };
+    const hosts = end.cut === 'coped' ? end.hosts : end.cut === 'mitred' ? [end.with] : [];
+    const left = hosts.filter((host) => !gone.has(host.member));
+    if (left.length === hosts.length) return end;
+    return end.cut === 'coped' && left.length > 0
+      ? { ...end, hosts: left }
+      : { cut: 'plain', setback: 0, allowance: end.allowance, lost: nameOf(hosts[0]!.member) };
   };
   const members = document.frame.members
     .filter((member) => !gone.has(member.id))
