@@ -11,6 +11,7 @@ import { STEEL, usePalette, type Palette } from './palette';
 import { Solids } from './Solids';
 import { Stage, STANDPOINTS, type Standpoint } from './Stage';
 import { Riders3D, Wheels } from './Vehicle3D';
+import { Check } from '../parts/Check';
 
 type Cut = 'none' | 'x' | 'y' | 'z';
 const CUTS: readonly { readonly value: Cut; readonly label: string }[] = [
@@ -100,15 +101,13 @@ export function FrameSpace() {
             ...(compared ? ([['other', 'Compared']] as const) : []),
           ] as const
         ).map(([id, name]) => (
-          <label key={id} className="flex min-h-8 items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="accent-larch"
-              checked={shown[id]}
-              onChange={(event) => setShown((before) => ({ ...before, [id]: event.target.checked }))}
-            />
+          <Check
+            key={id}
+            checked={shown[id]}
+            onChange={(checked) => setShown((before) => ({ ...before, [id]: checked }))}
+          >
             {name}
-          </label>
+          </Check>
         ))}
         <label className="flex min-h-8 items-center gap-2">
           Apart

@@ -5,6 +5,7 @@ import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Angle, Length } from '../../parts/Figure';
+import { Check } from '../../parts/Check';
 
 /** One end: its settings, and what can be changed about the cut. */
 export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: EndCut }) {
@@ -59,21 +60,19 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
           </Row>
         )}
         {setting?.cut === 'coped' && member && (
-          <label className="flex min-h-8 items-center gap-2 px-4">
-            <input
-              type="checkbox"
-              className="accent-larch"
-              checked={setting.besideAxis}
-              onChange={(event) => {
-                edit(
-                  `beside.${member.id}.${end.end}`,
-                  changeEnd(member.id, end.end, { ...setting, besideAxis: event.target.checked }),
-                );
-                settle();
-              }}
-            />
+          <Check
+            checked={setting.besideAxis}
+            onChange={(besideAxis) => {
+              edit(
+                `beside.${member.id}.${end.end}`,
+                changeEnd(member.id, end.end, { ...setting, besideAxis }),
+              );
+              settle();
+            }}
+            className="px-4"
+          >
             Meant to sit off the host’s centre
-          </label>
+          </Check>
         )}
       </Group>
       <Group title="Piece">

@@ -7,6 +7,7 @@ import { stripsOf } from '@larchwood/outputs';
 import { DrawingView } from '../../parts/DrawingView';
 import { Angle, Length } from '../../parts/Figure';
 import { EndDetail } from './EndDetail';
+import { Check } from '../../parts/Check';
 
 /** Every end of every piece: what to set on the tool, and how long. */
 export function JointsStation() {
@@ -91,15 +92,9 @@ function Foot({ plan, cut, end }: { readonly plan: Plan; readonly cut: PieceCut;
           </Suspense>
         </div>
         <div className="flex min-h-8 items-center justify-between gap-2 px-3 text-[12.5px]">
-          <label className="flex min-h-8 items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="accent-larch"
-              checked={apart}
-              onChange={(event) => setApart(event.target.checked)}
-            />
+          <Check checked={apart} onChange={setApart}>
             Pulled apart
-          </label>
+          </Check>
           <p className="text-quiet">The dot is the deepest point.</p>
         </div>
       </div>

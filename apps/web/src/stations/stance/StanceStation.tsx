@@ -18,6 +18,7 @@ import { Ghost, Vehicle } from '../../sheet/Vehicle';
 import { findingsAt } from '../stations';
 import { CompareChoice, Differences } from './Differences';
 import { WheelRow } from './WheelRow';
+import { Check } from '../../parts/Check';
 
 const VIEW_NAMES: Readonly<Record<ViewName, { readonly tab: string; readonly title: string }>> = {
   side: { tab: 'Side', title: 'Side, from the right' },
@@ -128,15 +129,9 @@ function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
       choices={
         postures &&
         name === 'side' && (
-          <label className="flex items-center gap-1.5 text-[13px]">
-            <input
-              type="checkbox"
-              className="accent-larch"
-              checked={travel}
-              onChange={(event) => onTravel(event.target.checked)}
-            />
+          <Check checked={travel} onChange={onTravel} className="text-[13px]">
             unladen and full travel
-          </label>
+          </Check>
         )
       }
       note={notes.length > 0 ? notes.join(' · ') : undefined}
