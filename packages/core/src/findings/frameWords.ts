@@ -5,8 +5,8 @@ import type { Words } from './words.js';
 export const FRAME_WORDS: Words = {
   'member-not-placed': ({ of }) => ({
     title: `${of('member')} cannot be placed`,
-    text: 'Its two nodes are at one point, or a node’s anchor leads round in a circle.',
-    remedies: ['Move one of its nodes'],
+    text: 'Its two nodes are at one point, a node’s anchor leads round in a circle, or it sits on a tube that cannot be placed.',
+    remedies: ['Move one of its nodes', 'Place the tube that it sits on first'],
   }),
   'no-members': () => ({
     title: 'No tubes yet',
