@@ -12,6 +12,15 @@ const MOST_STEPS = 100;
 /** Of the radius: nearer than this, the distance is as good as a parabola along the line. */
 const NEAR = 0.05;
 
+/** The part of a line that clipping has left: one for all, since lines are cast one after another. */
+const part = { from: 0, to: 0 };
+/** Keeps the part of the line on which `at + t * rate` is not negative. */
+function clip(at: number, rate: number): void {
+  if (rate > 1e-12) part.from = Math.max(part.from, -at / rate);
+  else if (rate < -1e-12) part.to = Math.min(part.to, -at / rate);
+  else if (at < 0) part.to = -Infinity;
+}
+
 /**
  * Casts wall lines at a bent host. Source: the torus (rho - R)^2 + h^2 = r^2. The line is clipped to the bend's own wedge,
  * walked by its distance from the bend while that is far, and closed in on by Newton's rule, until the bend is a hundred
@@ -33,14 +42,12 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
   const wedge = turn < Math.PI;
   const near = GRAZE * radius * radius;
   const thick = radius + 1e-6;
-  const rates = [-dz, dz, dy, dx * sine - dy * cosine];
-  const planes = wedge ? 4 : 2;
   const inside = (qx: number, qy: number): boolean => {
     const angle = Math.atan2(qy, qx);
     return angle >= -1e-9 && angle <= turn + 1e-9;
   };
-  /** How far within the bend a point of the line lies, negative inside: distance squared less radius squared. */
-  const depth = (px: number, py: number, pz: number) => (t: number) => {
+  /** How far out of the bend a point of the line is, negative inside: distance squared less radius squared. */
+  const beyond = (px: number, py: number, pz: number) => (t: number) => {
     const qx = px + t * dx;
     const qy = py + t * dy;
     const h = pz + t * dz;
@@ -53,23 +60,16 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
     const px = cx + u * ux + v * vx;
     const py = cy + u * uy + v * vy;
     const pz = cz + u * uz + v * vz;
-    // The part of the line within the bend's thickness and its wedge: `at + t * rate` is not negative for each of four planes.
-    let from = lines.behind;
-    let to = lines.real[line]!;
-    for (let plane = 0; plane < planes; plane += 1) {
-      const at =
-        plane === 0
-          ? thick - pz
-          : plane === 1
-            ? thick + pz
-            : plane === 2
-              ? py + TOUCH
-              : px * sine - py * cosine + TOUCH;
-      const rate = rates[plane]!;
-      if (rate > 1e-12) from = Math.max(from, -at / rate);
-      else if (rate < -1e-12) to = Math.min(to, -at / rate);
-      else if (at < 0) return NaN;
+    part.from = lines.behind;
+    part.to = lines.real[line]!;
+    clip(thick - pz, -dz);
+    clip(thick + pz, dz);
+    if (wedge) {
+      clip(py + TOUCH, dy);
+      clip(px * sine - py * cosine + TOUCH, dx * sine - dy * cosine);
     }
+    const from = part.from;
+    let to = part.to;
     if (!(to >= from)) return NaN;
     // Past the point where the line leaves the bend's outer ball there is nothing more to meet.
     const fx = px + from * dx;
@@ -90,12 +90,12 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
         // A line that sets out inside the bend has met another part of the host before.
         if (step === 0 && at < -near) return NaN;
         if (!wedge && !inside(qx, qy)) return NaN;
-        return at < -near ? rootBetween(depth(px, py, pz), last, t) : t;
+        return at < -near ? rootBetween(beyond(px, py, pz), last, t) : t;
       }
       const slope = 2 * ((out * (qx * dx + qy * dy)) / (rho || 1) + h * dz);
       if (falling && slope >= 0) {
         // The step went over a dip: the line may have touched the bend in it.
-        const value = depth(px, py, pz);
+        const value = beyond(px, py, pz);
         const dip = leastBetween(value, last, t, 1e-7);
         const atDip = value(dip);
         if (atDip <= near) return atDip < -near ? rootBetween(value, last, dip) : dip;
