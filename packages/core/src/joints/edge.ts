@@ -126,19 +126,20 @@ function reaches(surface: Surface, { centre, outward }: Wall, radius: number): b
   return length(away) <= ball + radius;
 }
 
-/** Whether a surface lies alike on both sides of the plane through a tube's axis and its match line. */
+/**
+ * Whether a surface lies alike on both sides of the plane through a tube's axis and its match line: but for rounding, so
+ * that a side that is mirrored is as exact as one that is cast, also where the edge grazes its host.
+ */
 function isHalved(surface: Surface, { centre, across }: Wall): boolean {
-  const square = (v: Vector) => Math.abs(dot(v, across)) < FLAT;
-  if (surface.shape === 'torus')
-    return (
-      Math.abs(dot(subtract(surface.arc.centre, centre), across)) < FLAT * surface.arc.radius &&
-      Math.abs(dot(surface.arc.axis, across)) > 1 - FLAT
-    );
-  const inPlane = Math.abs(dot(subtract(surface.point, centre), across)) < FLAT * (1 + surface.length);
-  if (!inPlane || !square(surface.axis)) return false;
-  return !('top' in surface) || square(surface.top) || Math.abs(dot(surface.top, across)) > 1 - FLAT;
+  const inPlane = (point: Vector) => Math.abs(dot(subtract(point, centre), across)) < ROUNDING.length;
+  const square = (v: Vector) => Math.abs(dot(v, across)) < ROUNDING.direction;
+  const along = (v: Vector) => Math.abs(dot(v, across)) > 1 - ROUNDING.direction;
+  if (surface.shape === 'torus') return inPlane(surface.arc.centre) && along(surface.arc.axis);
+  if (!inPlane(surface.point) || !square(surface.axis)) return false;
+  return !('top' in surface) || square(surface.top) || along(surface.top);
 }
-const FLAT = 1e-10;
+/** Rounding of positions some metres from the origin, mm, and of unit vectors. */
+const ROUNDING = { length: 1e-11, direction: 1e-14 };
 
 /** A square cut at a distance along the outward axis. */
 export function squareEdge(at: number): Edge {
