@@ -1,3 +1,4 @@
+import { polygonArea } from 'd3-polygon';
 import type { Section } from '../document/schema.js';
 import type { Size } from './sections.js';
 
@@ -20,6 +21,8 @@ export interface Outline {
   /** Width of the wall that each line stands for, half-way to its neighbours: outside, and inside. */
   readonly wide: Float64Array;
   readonly narrow: Float64Array;
+  /** Within the outer wall, mm2. */
+  readonly area: number;
   readonly round: boolean;
   /** Farthest from the axis, mm. */
   readonly reach: number;
@@ -76,6 +79,7 @@ function drawn(section: Section, { width, height }: Size, wall: number, lying: b
     narrow: widths(innerU, innerV),
     developed,
     perimeter: developed[WALL_LINES]!,
+    area: Math.abs(polygonArea(Array.from(u, (x, line) => [x, v[line]!]))),
     round: section.shape !== 'rectangular' && a === b,
     reach: Math.hypot(a, b),
   };

@@ -185,9 +185,12 @@ const EXTREME_TO = 2e-3;
 /** The largest (sign 1) or smallest (-1) value, between the sampled lines too: by a parabola where the edge is smooth, else by golden section. */
 function extreme(samples: readonly number[], at: (line: number) => number, sign: 1 | -1): Extreme {
   let best = -1;
-  samples.forEach((value, index) => {
-    if (!Number.isNaN(value) && (best < 0 || sign * value > sign * samples[best]! + 1e-9)) best = index;
-  });
+  let most = -Infinity;
+  for (let line = 0; line < samples.length; line += 1) {
+    const value = sign * samples[line]!;
+    // Lines that miss are no numbers, and never more.
+    if (value > most + 1e-9) [best, most] = [line, value];
+  }
   if (best < 0) return { at: 0, angle: 0 };
   const smooth = parabola(samples, best);
   if (smooth) return { at: smooth.at, angle: (best + smooth.off + WALL_LINES) % WALL_LINES };

@@ -176,32 +176,41 @@ function prepare(piece: Piece, name: EndName, around: Surroundings): Prepared {
   if (end.cut === 'plate')
     return { ...none, hostAngles: [], plane: platePlane(piece, node, outward, end.plate, around) };
   if (end.cut !== 'coped') return { ...none, hostAngles: [], plane: undefined };
-  const near = hosts.map((host) => {
-    const surfaces = around.surfaces(host);
-    if (surfaces.length === 1) return surfaces;
-    // A slantwise cope runs far along its host.
-    const reach = (acrossOf(host.section) + acrossOf(piece.section)) / 2;
-    return surfacesNear(surfaces, node, REACH * reach);
+  const met = hosts.map((host) => {
+    let surfaces = around.surfaces(host);
+    if (surfaces.length > 1) {
+      // A slantwise cope runs far along its host.
+      const reach = (acrossOf(host.section) + acrossOf(piece.section)) / 2;
+      surfaces = surfacesNear(surfaces, node, REACH * reach);
+    }
+    const nearest = closest(surfaces, node);
+    return { surfaces, nearest, meets: crossing(node, outward, axisNear(nearest, node)) };
   });
-  const lines = near.map((surfaces) => axisNear(closest(surfaces, node), node));
-  const crossings = lines.map((line) => crossing(node, outward, line));
-  const first = near[0] && closest(near[0], node);
-  const round = first !== undefined && first.shape !== 'prism' && first.shape !== 'oval';
+  const first = met[0];
+  const across = first ? cutterFor(first.nearest, node) : 0;
+  const round = first !== undefined && first.nearest.shape !== 'prism' && first.nearest.shape !== 'oval';
   return {
     ...none,
-    surfaces: near.flat(),
-    hostAngles: crossings.map((meets) => meets?.includedAngle ?? 0),
-    crossing: crossings[0],
-    cutter: round ? cutterFor(first, node) : 0,
-    across: first ? cutterFor(first, node) : 0,
+    surfaces: met.length === 1 ? first!.surfaces : met.flatMap(({ surfaces }) => surfaces),
+    hostAngles: met.map(({ meets }) => meets?.includedAngle ?? 0),
+    crossing: first?.meets,
+    cutter: round ? across : 0,
+    across,
     plane: undefined,
   };
 }
 
-const closest = (surfaces: readonly Surface[], node: Vector): Surface =>
-  surfaces.reduce((best, surface) =>
-    awayFrom(surface, node) < awayFrom(best, node) - 1e-9 ? surface : best,
-  );
+/** The surface nearest to a node; of several as near, the first. */
+function closest(surfaces: readonly Surface[], node: Vector): Surface {
+  let best = surfaces[0]!;
+  if (surfaces.length === 1) return best;
+  let least = Infinity;
+  for (const surface of surfaces) {
+    const away = awayFrom(surface, node);
+    if (away < least - 1e-9) [best, least] = [surface, away];
+  }
+  return best;
+}
 
 /** The plane that halves the corner of two tubes whose ends meet. */
 function mitrePlane(node: Vector, outward: Vector, other: Piece): Prepared['plane'] {

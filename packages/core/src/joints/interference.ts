@@ -1,20 +1,9 @@
 import type { Frame, Piece } from '../frame/frame.js';
 import { carried } from '../frame/path.js';
 import { acrossOf } from '../frame/sections.js';
-import {
-  add,
-  along,
-  cross,
-  distance,
-  dot,
-  length,
-  scale,
-  subtract,
-  unit,
-  type Vector,
-} from '../vector/vector.js';
+import { add, along, cross, distance, dot, length, scale, subtract, type Vector } from '../vector/vector.js';
 import { edgePoint } from './edge.js';
-import { hostsOf } from './endCut.js';
+import { hostsOf, type EndCut } from './endCut.js';
 import type { PieceCut } from './cut.js';
 import { toRadians } from '../units/angle.js';
 
@@ -37,6 +26,9 @@ interface Rod {
   /** Unit vector along it. */
   readonly axis: Vector;
   readonly length: number;
+  readonly middle: Vector;
+  /** Radius of a ball round its middle that holds all of it. */
+  readonly ball: number;
   /** Of a round one; half the larger size of another. */
   readonly radius: number;
   /** Of a square, rectangular or oval one: half sizes along two directions. */
@@ -48,10 +40,18 @@ interface Rod {
   };
   readonly station: number;
 }
+/** A cut end, with some points of its edge. */
+interface CutEdge {
+  readonly centre: Vector;
+  /** No point of the edge is farther than this from the centre. */
+  readonly reach: number;
+  readonly station: number;
+  /** Worked out when first asked for. */
+  readonly points: () => readonly Vector[];
+}
 interface Body {
   readonly piece: Piece;
-  /** Points of its cut edges, worked out when first asked for. */
-  readonly edges: () => readonly { readonly points: readonly Vector[]; readonly station: number }[];
+  readonly edges: readonly CutEdge[];
   readonly rods: readonly Rod[];
   readonly low: Vector;
   readonly high: Vector;
@@ -139,15 +139,15 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
     const start = Math.max(leg.station, from);
     const end = Math.min(leg.station + leg.length, to);
     if (end > start + 1e-6)
-      rods.push({
-        from: along(leg.from, leg.direction, start - leg.station),
-        to: along(leg.from, leg.direction, end - leg.station),
-        axis: leg.direction,
-        length: end - start,
-        radius,
-        station: start,
-        ...boxOf(piece, leg.direction, leg.station + leg.length / 2),
-      });
+      rods.push(
+        rodFrom(
+          along(leg.from, leg.direction, start - leg.station),
+          along(leg.from, leg.direction, end - leg.station),
+          radius,
+          start,
+          boxOf(piece, leg.direction, leg.station + leg.length / 2),
+        ),
+      );
   }
   for (const arc of piece.path.arcs) {
     if (arc.length < 1e-6) continue;
@@ -159,36 +159,54 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
         add(scale(radial, Math.cos(angle)), scale(arc.direction, Math.sin(angle) * arc.radius)),
       );
     };
-    for (let step = 0; step < BEND_STEPS; step += 1) {
-      const [from, to] = [at(step / BEND_STEPS), at((step + 1) / BEND_STEPS)];
-      const span = subtract(to, from);
-      rods.push({
-        from,
-        to,
-        axis: unit(span),
-        length: length(span),
-        radius,
-        station: arc.station + (arc.length * step) / BEND_STEPS,
-      });
-    }
+    for (let step = 0; step < BEND_STEPS; step += 1)
+      rods.push(
+        rodFrom(
+          at(step / BEND_STEPS),
+          at((step + 1) / BEND_STEPS),
+          radius,
+          arc.station + (arc.length * step) / BEND_STEPS,
+        ),
+      );
   }
-  const ends = rods.flatMap((rod) => [rod.from, rod.to]);
-  const bound = (axis: 0 | 1 | 2, sign: 1 | -1) =>
-    sign * Math.max(...ends.map((end) => sign * end[axis])) + sign * radius;
+  const low: [number, number, number] = [Infinity, Infinity, Infinity];
+  const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
+  for (const { from, to } of rods)
+    for (const axis of AXES) {
+      low[axis] = Math.min(low[axis], from[axis] - radius, to[axis] - radius);
+      high[axis] = Math.max(high[axis], from[axis] + radius, to[axis] + radius);
+    }
   return {
     piece,
-    edges: cut ? edgePoints(cut) : NO_EDGES,
+    edges: cut ? cut.ends.map(cutEdge) : [],
     rods,
-    low: [bound(0, -1), bound(1, -1), bound(2, -1)],
-    high: [bound(0, 1), bound(1, 1), bound(2, 1)],
+    low,
+    high,
+  };
+}
+const AXES = [0, 1, 2] as const;
+
+function rodFrom(from: Vector, to: Vector, radius: number, station: number, box?: Rod['box']): Rod {
+  const span = subtract(to, from);
+  const size = length(span);
+  return {
+    from,
+    to,
+    axis: scale(span, 1 / size),
+    length: size,
+    middle: along(from, span, 0.5),
+    ball: size / 2 + (box ? Math.hypot(box.halfUp, box.halfOver) : radius),
+    radius,
+    station,
+    ...(box ? { box } : {}),
   };
 }
 
-function boxOf({ section, path, top }: Piece, direction: Vector, station: number): Pick<Rod, 'box'> {
-  if (section.shape === 'round') return {};
+function boxOf({ section, path, top }: Piece, direction: Vector, station: number): Rod['box'] {
+  if (section.shape === 'round') return undefined;
   const up = carried(path, top, station);
   const over = cross(direction, up);
-  return { box: { up, over, halfUp: section.height / 2, halfOver: section.width / 2 } };
+  return { up, over, halfUp: section.height / 2, halfOver: section.width / 2 };
 }
 
 const apart = ({ low: a, high: b }: Body, { low: c, high: d }: Body): boolean =>
@@ -201,6 +219,7 @@ function meet(a: Body, b: Body): Interference | undefined {
   };
   for (const one of a.rods)
     for (const other of b.rods) {
+      if (farApart(one, other)) continue;
       const near = nearestPoints(one, other);
       const reach = reachOf(one, near.towards) + reachOf(other, near.towards);
       take(reach - near.away, near.at, one.station + near.onA);
@@ -209,11 +228,13 @@ function meet(a: Body, b: Body): Interference | undefined {
     [a, b, true],
     [b, a, false],
   ] as const)
-    for (const { points, station } of body.edges())
-      for (const point of points) {
+    for (const edge of body.edges) {
+      if (outside(edge.centre, other, edge.reach)) continue;
+      for (const point of edge.points()) {
         const overlap = depthIn(point, other);
-        if (overlap > 0) take(overlap, point, first ? station : 0);
+        if (overlap > 0) take(overlap, point, first ? edge.station : 0);
       }
+    }
   return worst;
 }
 
@@ -229,42 +250,60 @@ function reachOf({ axis, radius, box }: Rod, towards: Vector): number {
 }
 const ORIGIN: Vector = [0, 0, 0];
 
+/** Whether a point is farther than `reach` out of the box round a body. */
+const outside = ([x, y, z]: Vector, { low, high }: Body, reach: number): boolean =>
+  x < low[0] - reach ||
+  x > high[0] + reach ||
+  y < low[1] - reach ||
+  y > high[1] + reach ||
+  z < low[2] - reach ||
+  z > high[2] + reach;
+
+/** Whether the balls round two rods do not meet. */
+function farApart(a: Rod, b: Rod): boolean {
+  const x = a.middle[0] - b.middle[0];
+  const y = a.middle[1] - b.middle[1];
+  const z = a.middle[2] - b.middle[2];
+  const reach = a.ball + b.ball;
+  return x * x + y * y + z * z > reach * reach;
+}
+
 /** How deep a point stands in a body; nought outside it. */
-function depthIn(point: Vector, { rods, low, high }: Body): number {
-  if (point[0] < low[0] || point[0] > high[0] || point[1] < low[1] || point[1] > high[1]) return 0;
-  if (point[2] < low[2] || point[2] > high[2]) return 0;
+function depthIn(point: Vector, body: Body): number {
+  if (outside(point, body, 0)) return 0;
   let deepest = 0;
-  for (const rod of rods) {
+  for (const rod of body.rods) {
     const out = subtract(point, rod.from);
     const way = dot(out, rod.axis);
     if (way < 0 || way > rod.length) continue;
-    const away = along(out, rod.axis, -way);
+    // The sides of a box are square to the axis: the way along it does not count in them.
     const overlap = rod.box
       ? Math.min(
-          rod.box.halfUp - Math.abs(dot(away, rod.box.up)),
-          rod.box.halfOver - Math.abs(dot(away, rod.box.over)),
+          rod.box.halfUp - Math.abs(dot(out, rod.box.up)),
+          rod.box.halfOver - Math.abs(dot(out, rod.box.over)),
         )
-      : rod.radius - length(away);
+      : rod.radius - Math.sqrt(Math.max(0, dot(out, out) - way * way));
     if (overlap > deepest) deepest = overlap;
   }
   return deepest;
 }
 
-/** Points of a cut edge at every tenth wall line. */
-function edgePoints({ ends }: PieceCut): Body['edges'] {
-  let known: ReturnType<Body['edges']> | undefined;
-  return () =>
-    (known ??= ends.map((end) => {
-      const points: Vector[] = [];
-      for (let line = 0; line < end.edge.outer.length; line += 10) {
-        const value = end.edge.outer[line]!;
-        if (!Number.isNaN(value))
-          points.push(edgePoint(end, end.outline.u[line]!, end.outline.v[line]!, value));
-      }
-      return { points, station: end.station };
-    }));
+/** Points at every tenth wall line of an edge. */
+function cutEdge(end: EndCut): CutEdge {
+  const { edge, outline, centre, station } = end;
+  let known: Vector[] | undefined;
+  const points = () => {
+    if (known) return known;
+    known = [];
+    for (let line = 0; line < edge.outer.length; line += 10) {
+      const value = edge.outer[line]!;
+      if (!Number.isNaN(value)) known.push(edgePoint(end, outline.u[line]!, outline.v[line]!, value));
+    }
+    return known;
+  };
+  const along = Math.max(Math.abs(edge.longest.at), Math.abs(edge.shortest.at));
+  return { centre, reach: outline.reach + along, station, points };
 }
-const NO_EDGES: Body['edges'] = () => [];
 
 /** Source: closest points of two segments, e.g. Ericson, Real-Time Collision Detection, 5.1.9; from memory. */
 function nearestPoints(a: Rod, b: Rod): { away: number; at: Vector; onA: number; towards: Vector } {

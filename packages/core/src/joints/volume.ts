@@ -1,4 +1,3 @@
-import { polygonArea } from 'd3-polygon';
 import type { Piece } from '../frame/frame.js';
 import { uncutVolume } from '../frame/volume.js';
 import { propertiesOf, roundTube } from '../frame/sections.js';
@@ -34,11 +33,9 @@ export function cutVolume(
 }
 
 /** Metal of the cap on an end that has one: as large as the tube outside. */
-function capOf({ member }: Piece, { end, outline: { u, v } }: EndCut): number {
+function capOf({ member }: Piece, { end, outline }: EndCut): number {
   const cut = member.ends[end];
-  return cut.cut === 'capped'
-    ? Math.abs(polygonArea(Array.from(u, (x, line) => [x, v[line]!]))) * cut.thickness
-    : 0;
+  return cut.cut === 'capped' ? outline.area * cut.thickness : 0;
 }
 
 /**
