@@ -3,6 +3,7 @@ import { along, distance, dot, scale, subtract, unit, type Vector } from '../../
 import { acrossOf } from '../sections.js';
 import { coped, copedBeside, plain, slotted } from './pattern.js';
 import type { Sketch } from './sketch.js';
+import { armTo } from './shapes.js';
 
 /** Parts that the pedalled frames share. Sizes [common practice, from memory]. */
 export const SHELL = { width: 68, wide: 73, section: 'round-40x3.5' } as const;
@@ -262,33 +263,24 @@ function bridge(
 
 /** A plate with an arm along each stay, around the axle; in the side view, from the axle. */
 function dropout(s: Sketch, axle: Vector, bb: Vector, cluster: Vector, group?: string): void {
-  const side = (target: Vector): [number, number] => {
-    const reach = distance([axle[0], 0, axle[2]], [target[0], 0, target[2]]);
-    return [(target[0] - axle[0]) / reach, (target[2] - axle[2]) / reach];
-  };
-  const low = side(bb);
-  const high = side(cluster);
-  const arm = ([x, z]: [number, number], length: number, off: number): [number, number] => [
-    x * length - z * off,
-    z * length + x * off,
-  ];
+  const [low, high] = [armTo(axle, bb), armTo(axle, cluster)];
   s.plate(
     'dropouts',
     'Dropout',
     'dropout',
     DROPOUT.thickness,
     [
-      arm(low, 42, -6),
-      arm(low, 42, 6),
-      arm(low, 20, 7),
-      arm(high, 20, -7),
-      arm(high, 44, -5),
-      arm(high, 44, 5),
-      arm(high, 4, 15),
+      low(42, -6),
+      low(42, 6),
+      low(20, 7),
+      high(20, -7),
+      high(44, -5),
+      high(44, 5),
+      high(4, 15),
       [-12, 8],
       [-13, -8],
       [-4, -15],
-      arm(low, 14, -13),
+      low(14, -13),
     ],
     { mirrored: true, holes: [{ at: [0, 0], diameter: 10 }], ...(group === undefined ? {} : { group }) },
   );

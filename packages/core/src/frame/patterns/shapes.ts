@@ -1,3 +1,5 @@
+import type { Vector } from '../../vector/vector.js';
+
 /** Outlines of small plates, from the node; mm. */
 type Outline = readonly (readonly [number, number])[];
 
@@ -35,3 +37,13 @@ export const tab = (foot: number, width: number): Outline => {
   });
   return [[foot, r], ...round, [foot, -r]];
 };
+
+/** Corners of an arm that runs from a node towards a target in the side view: so far along it, and so far to its left. */
+export function armTo(
+  [x, , z]: Vector,
+  [toX, , toZ]: Vector,
+): (along: number, left: number) => [number, number] {
+  const reach = Math.hypot(toX - x, toZ - z);
+  const [dx, dz] = [(toX - x) / reach, (toZ - z) / reach];
+  return (along, left) => [dx * along - dz * left, dz * along + dx * left];
+}

@@ -1,4 +1,5 @@
 import { capped, coped, plain, slotted, type Pattern } from './pattern.js';
+import { armTo } from './shapes.js';
 import { sketch } from './sketch.js';
 
 const DROPOUT = { thickness: 6, offMiddle: 70.5 };
@@ -153,27 +154,19 @@ export const TADPOLE: Pattern = {
       mirrored: true,
       group: 'rear',
     });
-    const away = (target: readonly number[]): [number, number] => {
-      const flat = Math.hypot(target[0]! - axle[0], target[2]! - axle[2]);
-      return [(target[0]! - axle[0]) / flat, (target[2]! - axle[2]) / flat];
-    };
-    const [lx, lz] = away(s.at(lowStay));
-    const [ux, uz] = away([top[0] - 22, 0, top[2] + 45]);
-    const arm = (x: number, z: number, length: number, off: number): [number, number] => [
-      x * length - z * off,
-      z * length + x * off,
-    ];
+    const lowArm = armTo(axle, s.at(lowStay));
+    const highArm = armTo(axle, [top[0] - 22, 0, top[2] + 45]);
     s.plate(
       'dropouts',
       'Dropout',
       'dropout',
       DROPOUT.thickness,
       [
-        arm(lx, lz, 44, -6),
-        arm(lx, lz, 44, 6),
-        arm(lx, lz, 20, 12),
-        arm(ux, uz, 46, -6),
-        arm(ux, uz, 46, 6),
+        lowArm(44, -6),
+        lowArm(44, 6),
+        lowArm(20, 12),
+        highArm(46, -6),
+        highArm(46, 6),
         [-14, 12],
         [-14, -12],
         [2, -18],
