@@ -13,6 +13,7 @@ const scanner = (page: Page, rules: readonly string[] | undefined) => async (vie
 for (const [theme, rules] of THEMES) {
   test.describe(`${theme} shop`, () => {
     test.beforeEach(async ({ page }) => {
+      // Seven scans and more, on a machine that may be slow or busy: thirty seconds where it is not.
       test.setTimeout(240_000);
       await page.addInitScript((chosen) => localStorage.setItem('larchwood:theme', chosen), theme);
     });

@@ -77,9 +77,13 @@ test('a tube is bent, its host swapped, its section changed: the copes follow', 
   await panel(page)
     .getByLabel(/^Diameter/)
     .fill('1 1/8 in');
-  await panel(page)
-    .getByLabel(/^Wall, or gauge/)
-    .fill('20 ga');
+  const wall = panel(page).getByLabel(/^Wall, or gauge/);
+  await wall.fill('99 ga');
+  await page.keyboard.press('Tab');
+  await expect(panel(page)).toContainText('No gauge 99 here: 7, 8');
+  await expect(wall).toHaveValue('99 ga');
+  await expect(panel(page).getByRole('button', { name: 'Use it for this tube' })).toBeDisabled();
+  await wall.fill('20 ga');
   await panel(page).getByRole('button', { name: 'Use it for this tube' }).click();
   const own = (await exported(page)).document;
   const section = own.frame.sections.find(({ id }) => id === member(own, 'topTube').section)!;

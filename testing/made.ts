@@ -2,10 +2,12 @@ import {
   createBuild,
   KINDS,
   planBuild,
+  readDocument,
   stanceOf,
   type BuildDocument,
   type CreateOptions,
   type Plan,
+  type Result,
   type Stance,
 } from '@larchwood/core';
 
@@ -40,3 +42,11 @@ export const holding = (document: BuildDocument, held: Readonly<Record<string, n
   ...document,
   stance: { ...document.stance, held },
 });
+
+/** What an edit of a frame gives: a document that can be saved and read again. */
+export function kept(result: Result<BuildDocument>): BuildDocument {
+  if (!result.ok) throw new Error(result.message);
+  const read = readDocument(JSON.parse(JSON.stringify(result.value)));
+  if (!read.ok) throw new Error(JSON.stringify(read.faults));
+  return result.value;
+}

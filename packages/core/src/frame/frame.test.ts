@@ -5,7 +5,7 @@ import type { Node, Section } from '../document/schema.js';
 import { distance } from '../vector/vector.js';
 import { findMaterial, MATERIALS } from './materials.js';
 import { SECTION_LIBRARY } from './library.js';
-import { gaugeOf, parseGauge } from './gauge.js';
+import { gaugeOf, GAUGES, parseGauge } from './gauge.js';
 import { acrossOf, diameterAt, propertiesOf, roundTube } from './sections.js';
 
 describe('sections', () => {
@@ -96,6 +96,11 @@ describe('sections', () => {
     expect(parseGauge('16 ga', 'Birmingham')).toEqual({ ok: true, value: 0.065 * 25.4 });
     expect(parseGauge('16 GA', 'sheet')).toEqual({ ok: true, value: 0.0598 * 25.4 });
     expect(parseGauge('16', 'sheet')).toBeUndefined();
+    for (const table of ['sheet', 'Birmingham'] as const)
+      for (const gauge of Object.keys(GAUGES[table])) {
+        const read = parseGauge(`${gauge} gauge`, table)!;
+        expect(read.ok && gaugeOf(read.value, table)).toBe(Number(gauge));
+      }
     expect(parseGauge('99 ga', 'sheet')).toMatchObject({
       ok: false,
       message: /^No gauge 99 here: 7, 8, .* or 24/,
