@@ -1,9 +1,10 @@
 import type { ThreeEvent } from '@react-three/fiber';
-import { useEffect, useMemo } from 'react';
+import { useMemo } from 'react';
 import { DoubleSide, FrontSide, type Plane } from 'three';
 import type { Piece, Vector } from '@larchwood/core';
 import { assembled, type Part } from './geometry';
 import type { Palette } from './palette';
+import { useDisposal } from './useDisposal';
 
 interface Props {
   readonly parts: readonly Part[];
@@ -19,15 +20,10 @@ const isPress = (event: ThreeEvent<MouseEvent>): boolean => event.delta <= 3;
 /** Cut tubes with their cut edges drawn, and plates. The light on them is in their colours. */
 export function Solids({ parts, palette, planes = [], faint = false, onPress }: Props) {
   const { solid, edges, partAt } = useMemo(() => assembled(parts), [parts]);
-  useEffect(
-    () => () => {
-      solid.dispose();
-      edges.dispose();
-    },
-    [solid, edges],
-  );
+  useDisposal(solid);
+  useDisposal(edges);
   const press = (event: ThreeEvent<MouseEvent>) => {
-    const part = event.faceIndex === undefined ? undefined : partAt(event.faceIndex ?? -1);
+    const part = typeof event.faceIndex === 'number' ? partAt(event.faceIndex) : undefined;
     if (!part?.piece || !isPress(event)) return;
     event.stopPropagation();
     const [x, y, z] = part.offset;

@@ -13,6 +13,7 @@ import {
 } from '@larchwood/core';
 import { tinted, wheelGeometry } from './geometry';
 import type { Palette } from './palette';
+import { useDisposal } from './useDisposal';
 
 /** Wheels as tyres, without spokes. */
 export function Wheels({ plan, palette }: { readonly plan: Plan; readonly palette: Palette }) {
@@ -21,6 +22,7 @@ export function Wheels({ plan, palette }: { readonly plan: Plan; readonly palett
 
 function Wheel({ wheel, palette }: { readonly wheel: StandingWheel; readonly palette: Palette }) {
   const tyre = useMemo(() => tinted(wheelGeometry(wheel), palette.quiet), [wheel, palette]);
+  useDisposal(tyre);
   return (
     <mesh geometry={tyre}>
       <meshBasicMaterial vertexColors transparent opacity={0.55} />
