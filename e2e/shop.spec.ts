@@ -2,50 +2,6 @@ import { expect, test } from '@playwright/test';
 import { measurePdf } from '../testing/measurePdf.js';
 import { contentOf, exported, following, ledger, newBuild, saved, station } from './helpers.js';
 
-test('the fixture’s own scales: zero, direction, step and range', async ({ page }) => {
-  await newBuild(page, 'Fixture');
-  await station(page, 'Fixture');
-  const row = (name: RegExp) => page.getByRole('row', { name });
-  // Road: 435 mm chainstay with 70 mm drop lies 429.33 mm behind the BB.
-  await expect(row(/Dummy axle, slide/)).toContainText('429.5mm');
-  await page.getByRole('combobox', { name: 'Scale', exact: true }).click();
-  await page.getByRole('option', { name: 'Dummy axle, slide' }).click();
-  const scale = (what: string) => page.getByLabel(`Dummy axle, slide: ${what}, mm`);
-  await scale('smallest step').fill('2');
-  await expect(row(/Dummy axle, slide/)).toContainText('430mm');
-  await scale('reads, when the distance is nil').fill('1000');
-  await page.getByRole('combobox', { name: 'Direction of the scale' }).click();
-  await page.getByRole('option', { name: 'reads less' }).click();
-  await expect(row(/Dummy axle, slide/)).toContainText('570mm');
-  await expect(row(/Dummy axle, slide/)).toContainText('out of range');
-  await expect(page.getByRole('heading', { name: /Dummy axle, slide is out of range/ })).toBeVisible();
-  await scale('highest reading').fill('600');
-  await page.keyboard.press('Tab');
-  await expect(page.getByRole('heading', { name: /out of range/ })).toBeHidden();
-  // Upside down is refused at its field.
-  await scale('lowest reading').fill('700');
-  await page.keyboard.press('Tab');
-  await expect(page.getByRole('alert')).toContainText('below the highest');
-  await saved(page);
-  const axis = (await exported(page)).document.fixture.profile.axes.find((each) => each.id === 'axleBehind');
-  expect(axis).toEqual({ id: 'axleBehind', zero: 1000, direction: -1, step: 2, low: 320, high: 600 });
-});
-
-test('coarse scales: what comes out is said', async ({ page }) => {
-  await newBuild(page, 'Coarse');
-  await station(page, 'Fixture');
-  await page.getByLabel('Head post, tilt: smallest step, degrees').fill('2');
-  await page.keyboard.press('Tab');
-  // 72.5 goes to 72 on a scale of two degrees.
-  await expect(page.getByRole('row', { name: /Head post, tilt/ })).toContainText('72°');
-  const trail = page.getByRole('complementary').getByRole('row', { name: /^Trail/ });
-  await expect(trail).toContainText('57.6');
-  // Half a degree slacker gives some 2.7 mm more trail: (339 cos H - 47) / sin H from 72.5 to near 72.
-  const figures = (await trail.innerText()).split(/\s+/).map(Number).filter(Number.isFinite);
-  expect(figures[1]! - figures[0]!).toBeGreaterThan(2);
-  expect(figures[1]! - figures[0]!).toBeLessThan(3.5);
-});
-
 test('a wheel measured by its roll-out, and the trail that follows', async ({ page }) => {
   await newBuild(page, 'Roll-out');
   await page.getByRole('button', { name: 'Front wheel, change' }).click();

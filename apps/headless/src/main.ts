@@ -73,6 +73,7 @@ async function writePack(plan: Plan, directory: string): Promise<void> {
     paperThickness: thickness,
     display: plan.units,
     buildName: plan.name,
+    printer: plan.paper.printer,
   });
   await writeFile(join(directory, 'cut-list.csv'), cutListCsv(plan, plan.units));
   await writeFile(join(directory, 'frame.glb'), await frameGltf(plan, plan.name));

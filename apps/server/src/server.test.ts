@@ -4,8 +4,15 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import Database from 'libsql';
-import { BuildSchema, KINDS, without } from '@larchwood/core';
-import type { BuildSummary, Problem, RevisionSummary, StoredBuild, StoredRider } from '@larchwood/contract';
+import { BuildSchema, findSchool, KINDS, standardProfile, without } from '@larchwood/core';
+import type {
+  BuildSummary,
+  Problem,
+  RevisionSummary,
+  StoredBuild,
+  StoredProfile,
+  StoredRider,
+} from '@larchwood/contract';
 import { createServer } from './server.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'larchwood-server-'));
@@ -90,14 +97,33 @@ describe('builds over HTTP, on a real SQLite file', () => {
     database.prepare('update revision set document = ? where build_id = ?').run(old, build.id);
     database.close();
     expect((await call<StoredBuild>('GET', `builds/${build.id}`)).body.document).toMatchObject({
-      version: 4,
+      version: 5,
       stance: { held: { axleToCrown: 383, frontTravel: 0, saddleHeight: 725 } },
       mass: { lumps: expect.arrayContaining([expect.objectContaining({ name: 'Front wheel' })]) },
     });
     const back = await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 });
-    expect([back.status, back.body.document.version]).toEqual([201, 4]);
+    expect([back.status, back.body.document.version]).toEqual([201, 5]);
   });
 
+  it('keeps the workshop’s fixtures, one a school and name, and says at which path one is no profile', async () => {
+    const profile = standardProfile(findSchool('table')!);
+    const kept = await call<StoredProfile>('POST', 'profiles', { profile });
+    expect([kept.status, kept.body.profile]).toEqual([201, profile]);
+    const longer = { ...profile, sizes: { length: 3000 } };
+    await call('POST', 'profiles', { profile: longer });
+    await call('POST', 'profiles', { profile: standardProfile(findSchool('plan')!) });
+    const list = async () => (await call<StoredProfile[]>('GET', 'profiles')).body;
+    expect((await list()).map((each) => [each.profile.school, each.profile.sizes])).toEqual([
+      ['plan', {}],
+      ['table', { length: 3000 }],
+    ]);
+    const scale = { zero: 0, direction: 1, step: 0.5, low: 9, high: 2 };
+    const bad = await call<Problem>('POST', 'profiles', { profile: { ...profile, scales: { tape: scale } } });
+    expect([bad.status, bad.body.faults?.map(({ path }) => path)]).toEqual([422, ['/scales/tape/low']]);
+    expect((await call('POST', 'profiles', { profile: 7 })).status).toBe(400);
+    expect((await call('DELETE', `profiles/${kept.body.id}`)).status).toBe(204);
+    expect((await call('DELETE', `profiles/${kept.body.id}`)).status).toBe(404);
+  });
   it('keeps the workshop’s riders, one a name, and says what cannot be a rider', async () => {
     const rider = { name: ' Wilma ', stature: 1910, mass: 82, inseam: 905 };
     const kept = await call<StoredRider>('POST', 'riders', rider);
@@ -217,7 +243,11 @@ describe('bad requests', () => {
   });
   it('names the path of each fault', async () => {
     const { document } = await make('Faulty');
-    const wrong = { ...document, units: { length: 'cubits', denominator: 32 }, paper: { size: 'A4' } };
+    const wrong = {
+      ...document,
+      units: { length: 'cubits', denominator: 32 },
+      paper: without(document.paper, 'thickness'),
+    };
     const answer = await call<Problem>('POST', 'builds/import', wrong);
     expect(answer.body.faults?.map((fault) => fault.path).sort()).toEqual([
       '/paper/thickness',

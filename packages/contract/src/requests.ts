@@ -104,3 +104,9 @@ export class SaveRiderRequest {
   @Measure(20, 1000)
   forearm?: number;
 }
+
+/** A fixture of the workshop's, whole; the core checks it. */
+export class SaveProfileRequest {
+  @IsObject({ message: 'profile must be a fixture profile.' })
+  profile!: object;
+}

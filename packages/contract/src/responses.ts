@@ -1,4 +1,4 @@
-import type { BuildDocument, Fault, Rider } from '@larchwood/core';
+import type { BuildDocument, Fault, Profile, Rider } from '@larchwood/core';
 
 export interface BuildSummary {
   readonly id: string;
@@ -24,6 +24,11 @@ export interface StoredRevision extends RevisionSummary {
 export interface StoredRider {
   readonly id: number;
   readonly rider: Rider;
+}
+/** A fixture of the workshop's list, for any build. */
+export interface StoredProfile {
+  readonly id: number;
+  readonly profile: Profile;
 }
 /** Every refusal: what is wrong in words, faults by path, and on a conflict (409) the build as it stands on the server. */
 export interface Problem {

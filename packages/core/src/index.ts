@@ -58,6 +58,7 @@ export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame
 export { outlineOf, type Outline } from './frame/outline.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
 export { onPlate } from './frame/plates.js';
+export { centreLine, EYE, isEndOn, pieceOutline, type OnPaper, type Seen } from './frame/silhouette.js';
 export {
   chooseSection,
   nextPiece,
@@ -99,9 +100,53 @@ export { surfacesOf, type Surface } from './joints/surfaces.js';
 export type { Interference } from './joints/interference.js';
 export type { SawAngles } from './joints/planar.js';
 export type { Twinning } from './joints/twins.js';
-export { slideAndPost, AXES, type SlideAndPost, type Setting, type AxisId } from './fixture/slideAndPost.js';
-export type { AsSet } from './fixture/asSet.js';
-export { WORKSHOP_PROFILE } from './fixture/profiles.js';
+export { SCHOOLS, findSchool } from './fixture/registry.js';
+export type {
+  Column,
+  Context as FixtureContext,
+  FixtureCheck,
+  FixtureList,
+  Measure,
+  Scale,
+  School,
+  Stock,
+} from './fixture/school.js';
+export { contextOf, profileOf, standardProfile, type Built } from './fixture/context.js';
+export { KEY_IDS, keysOf, type KeyId, type Keys, type Places } from './fixture/keys.js';
+export { measurerOf, type Measurer, type OutcomeDefinition } from './fixture/outcomes.js';
+export {
+  fixtureDetails,
+  fixtureOf,
+  mainView,
+  settle,
+  workOf,
+  type Fixture,
+  type FixtureDetails,
+  type Outcome,
+  type Setting,
+  type Working,
+} from './fixture/fixture.js';
+export { study, type Spread, type Study } from './fixture/study.js';
+export { summaryOf, type SchoolSummary } from './fixture/compare.js';
+export { cellText, displayOf, digitsFor, readingText } from './fixture/readingText.js';
+export {
+  PROFILE_SUFFIX,
+  profileFaults,
+  profileText,
+  readProfile,
+  readProfileText,
+} from './fixture/profile.js';
+export { cornersOf, distanceTo, solidOutline, type Solid } from './fixture/solids.js';
+export { fixtureInTheWay } from './fixture/interference.js';
+export { stackFor, type Stack } from './fixture/stack.js';
+export {
+  straightId,
+  straightMark,
+  straightName,
+  straightsOf,
+  widthAt,
+  type Straight,
+} from './fixture/planar.js';
 export type { Finding, Severity, Station } from './findings/finding.js';
 export { findingText, FINDING_CODES, type FindingText } from './findings/catalogue.js';
 export {

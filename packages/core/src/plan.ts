@@ -1,10 +1,8 @@
 import type { BuildDocument } from './document/schema.js';
 import type { Finding } from './findings/finding.js';
-import { fixtureFindings } from './fixture/findings.js';
-import { slideAndPost, type SlideAndPost } from './fixture/slideAndPost.js';
+import { fixtureOf, type Fixture } from './fixture/fixture.js';
 import { frameOf, type Frame } from './frame/frame.js';
 import { jointFindings } from './joints/findings.js';
-import { findPattern } from './frame/patterns/registry.js';
 import { frameWeight, type PieceWeight } from './frame/weight.js';
 import { interferences, type Interference } from './joints/interference.js';
 import type { PieceCut } from './joints/cut.js';
@@ -15,7 +13,6 @@ import { seatFindings } from './seat/findings.js';
 import { tippingOf, type Tipping } from './tipping/tipping.js';
 import { briefFindings } from './stance/briefFindings.js';
 import { stanceFindings } from './stance/findings.js';
-import { findKind } from './stance/kinds/registry.js';
 import { stanceOf, type Stance } from './stance/stance.js';
 
 /** Everything that follows from a build document; plain readonly data in mm, degrees and kg. */
@@ -36,8 +33,8 @@ export interface Plan {
   readonly mass: MassModel;
   /** None where nothing has a weight. */
   readonly tipping: Tipping | undefined;
-  /** None where the school cannot hold this kind of vehicle. */
-  readonly fixture: SlideAndPost | undefined;
+  /** In the school that is meant; it says why where that one cannot hold the frame. */
+  readonly fixture: Fixture;
   readonly findings: readonly Finding[];
 }
 export type PlanResult =
@@ -59,7 +56,7 @@ export function planBuild(document: BuildDocument, before?: Plan): PlanResult {
   const given = ends.filter((cut) => there.has(cut.piece));
   const meetings = interferences(frame, ends, before);
   const weights = frameWeight(frame, ends);
-  const fixture = holdsOnPosts(document) ? slideAndPost(document, stance) : undefined;
+  const fixture = fixtureOf({ document, stance, frame, cuts });
   const mass = massOf(document, stance, weights);
   const tipping = mass.laden.mass > 0 && mass.laden.at[2] > 0 ? tippingOf(mass.laden, stance) : undefined;
   const findings = [
@@ -68,7 +65,7 @@ export function planBuild(document: BuildDocument, before?: Plan): PlanResult {
     ...seatFindings(document, stance, mass, tipping),
     ...frame.findings,
     ...jointFindings(cuts, frame, meetings, document),
-    ...(fixture ? fixtureFindings(fixture) : []),
+    ...fixture.findings,
   ];
   const { name, kind, units, paper } = document;
   return {
@@ -90,13 +87,4 @@ export function planBuild(document: BuildDocument, before?: Plan): PlanResult {
       findings,
     },
   };
-}
-
-/** Whether a slide-and-post fixture can hold the vehicle, and suits the frame that it has. */
-function holdsOnPosts({ kind, frame }: BuildDocument): boolean {
-  const pattern = frame.origin && findPattern(frame.origin.pattern);
-  return (
-    (findKind(kind)?.schools.includes('slide-and-post') ?? false) &&
-    (pattern?.schools.includes('slide-and-post') ?? true)
-  );
 }

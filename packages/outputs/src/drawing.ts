@@ -2,7 +2,7 @@
  * A drawing true to size: marks in millimetres, x to the right and y down from the top left corner. One drawing is set
  * on paper as PDF, saved as SVG and shown on the screen, so that all three agree.
  */
-export type Stroke = 'cut' | 'inner' | 'match' | 'fold' | 'thin' | 'bar';
+export type Stroke = 'cut' | 'edge' | 'inner' | 'axis' | 'match' | 'fold' | 'thin' | 'bar';
 
 export type Mark =
   | {
@@ -34,7 +34,9 @@ export const STROKES: Readonly<
   Record<Stroke, { readonly width: number; readonly dashes: readonly number[] }>
 > = {
   cut: { width: 0.3, dashes: [] },
+  edge: { width: 0.3, dashes: [] },
   inner: { width: 0.2, dashes: [1.6, 0.8] },
+  axis: { width: 0.18, dashes: [8, 1.5, 1.5, 1.5] },
   match: { width: 0.25, dashes: [6, 1, 1, 1] },
   fold: { width: 0.15, dashes: [0.8, 0.8] },
   thin: { width: 0.15, dashes: [] },

@@ -1,6 +1,6 @@
 import { defineConfig } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
-import { BuildEntity, RevisionEntity, RiderEntity } from './entities.js';
+import { BuildEntity, ProfileEntity, RevisionEntity, RiderEntity } from './entities.js';
 import { MIGRATIONS } from './migrations.js';
 
 interface Pragmas {
@@ -11,7 +11,7 @@ interface Pragmas {
 export function databaseConfig(file: string) {
   return defineConfig({
     dbName: file,
-    entities: [BuildEntity, RevisionEntity, RiderEntity],
+    entities: [BuildEntity, RevisionEntity, RiderEntity, ProfileEntity],
     extensions: [Migrator],
     migrations: { migrationsList: MIGRATIONS, snapshot: false, silent: true },
     forceUtcTimezone: true,

@@ -1,5 +1,5 @@
 import { Entity, Index, JsonType, ManyToOne, PrimaryKey, Property, Unique } from '@mikro-orm/core';
-import type { BuildDocument, Rider } from '@larchwood/core';
+import type { BuildDocument, Profile, Rider } from '@larchwood/core';
 
 /** A build: its newest document, and the number of that revision for optimistic locking. */
 @Entity({ tableName: 'build' })
@@ -63,4 +63,21 @@ export class RiderEntity {
 
   @Property({ type: JsonType })
   measures!: Omit<Rider, 'name'>;
+}
+
+/** A fixture of the workshop's, one a school and name. */
+@Entity({ tableName: 'profile' })
+@Unique({ properties: ['school', 'name'] })
+export class ProfileEntity {
+  @PrimaryKey({ type: 'integer', autoincrement: true })
+  id!: number;
+
+  @Property({ type: 'string' })
+  school!: string;
+
+  @Property({ type: 'string' })
+  name!: string;
+
+  @Property({ type: JsonType })
+  profile!: Profile;
 }

@@ -32,7 +32,21 @@ export class CreateRiders extends Migration {
   }
 }
 
+/** The workshop's fixtures. */
+export class CreateProfiles extends Migration {
+  override up(): void {
+    this.addSql(`create table profile (
+      id integer not null primary key autoincrement, school text not null, name text not null, profile json not null);`);
+    this.addSql(`create unique index profile_school_name_unique on profile (school, name);`);
+  }
+
+  override down(): void {
+    this.addSql(`drop table profile;`);
+  }
+}
+
 export const MIGRATIONS = [
   { name: '2026-11-24-create-builds', class: CreateBuilds },
   { name: '2026-11-25-create-riders', class: CreateRiders },
+  { name: '2026-11-26-create-profiles', class: CreateProfiles },
 ];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { chooseSection, readDocument, type BuildDocument } from '@larchwood/core';
 import { made } from '../../../../testing/made.js';
-import { changeAxis } from '../stations/fixture/profile';
+import { changeProfile } from '../stations/fixture/changes';
 import { changeEnd, moveNode, offsetNode, shiftNode } from './changes';
 
 const member = (document: BuildDocument, id: string) =>
@@ -36,13 +36,12 @@ describe('changes of the frame', () => {
   });
   it('an end or a scale is changed alone', () => {
     const end = { ...member(made(), 'downTube').ends.end, allowance: 3 };
-    const after = changeAxis('seatCone', { step: 0.25 })(changeEnd('downTube', 'end', end)(made()));
+    const scale = { zero: 0, direction: 1, step: 0.25, low: 300, high: 720 } as const;
+    const after = changeProfile(() => ({ scales: { seatCone: scale } }))(
+      changeEnd('downTube', 'end', end)(made()),
+    );
     expect(member(after, 'downTube').ends).toEqual({ start: member(made(), 'downTube').ends.start, end });
-    expect(
-      after.fixture.profile.axes
-        .filter((axis, index) => axis !== made().fixture.profile.axes[index])
-        .map((axis) => axis.id),
-    ).toContain('seatCone');
+    expect(after.fixture.profiles).toMatchObject([{ school: 'slide-and-post', scales: { seatCone: scale } }]);
     expect(readDocument(JSON.parse(JSON.stringify(after))).ok).toBe(true);
   });
 });

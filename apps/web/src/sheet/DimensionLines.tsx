@@ -1,5 +1,5 @@
 import type { DrawnDimension } from './dimensions';
-import { tenth } from './outline';
+import { tenth } from './path';
 import type { Pixel } from './view';
 
 interface Props {

@@ -7,9 +7,13 @@ import {
   type PieceCut,
   type PlacedPlate,
   type Plan,
+  centreLine,
+  EYE,
+  isEndOn,
+  pieceOutline,
 } from '@larchwood/core';
 import { memberOf } from '../editor/editor';
-import { centreLine, EYE, isEndOn, pathOf, pieceOutline } from './outline';
+import { pathOf } from './path';
 import type { View } from './view';
 
 interface Props {

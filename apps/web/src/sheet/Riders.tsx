@@ -11,7 +11,7 @@ import {
   type RiderPlace,
   type Vector,
 } from '@larchwood/core';
-import { pathOf, tenth } from './outline';
+import { pathOf, tenth } from './path';
 import type { Pixel, View } from './view';
 
 interface Props {

@@ -9,9 +9,10 @@ import {
   type Points,
   type StandingWheel,
   type Vector,
+  centreLine,
 } from '@larchwood/core';
 import { FrameDrawing } from './FrameDrawing';
-import { centreLine, pathOf, tenth } from './outline';
+import { pathOf, tenth } from './path';
 import type { Pixel, View } from './view';
 
 interface Props {

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { acrossOf, findKind, INCH, type Plan, type ViewName } from '@larchwood/core';
+import { acrossOf, findKind, INCH, type Plan, type ViewName, isEndOn, pieceOutline } from '@larchwood/core';
 import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import { aligned, angle, level, upright } from './dimensions';
-import { isEndOn, pieceOutline } from './outline';
 import { FIGURE, GRIP, placeDimensions, placeGrips } from './place';
 import { barLength, fitView, vehicleExtent } from './view';
 

@@ -1,8 +1,11 @@
 import {
+  BoxGeometry,
   BufferAttribute,
   BufferGeometry,
   Color,
+  CylinderGeometry,
   LinearSRGBColorSpace,
+  Matrix4,
   Quaternion,
   TorusGeometry,
   Vector3,
@@ -17,6 +20,7 @@ import {
   type Piece,
   type PieceCut,
   type PlacedPlate,
+  type Solid,
   type StandingWheel,
   type Vector,
 } from '@larchwood/core';
@@ -112,14 +116,43 @@ export function wheelGeometry(wheel: StandingWheel): BufferGeometry {
       .scale(1, 1, wheel.width / 2 / thick)
       .applyQuaternion(new Quaternion().setFromUnitVectors(upright, new Vector3(...wheel.spindle)))
       .translate(...wheel.centre);
-    geometry = shaded({
-      positions: Float32Array.from(tyre.getAttribute('position').array),
-      normals: Float32Array.from(tyre.getAttribute('normal').array),
-      indices: Uint32Array.from(tyre.index!.array),
-    });
+    geometry = shaded(meshOf(tyre));
     wheels.set(wheel, geometry);
   }
   return geometry;
+}
+
+const meshOf = (geometry: BufferGeometry): Mesh => ({
+  positions: Float32Array.from(geometry.getAttribute('position').array),
+  normals: Float32Array.from(geometry.getAttribute('normal').array),
+  indices: Uint32Array.from(geometry.index!.array),
+});
+
+const fixtureParts = new WeakMap<Solid, BufferGeometry>();
+
+/** A board, a block, a post or an arm of a fixture. */
+export function partOfFixture(solid: Solid, tint: string): Part {
+  let geometry = fixtureParts.get(solid);
+  if (!geometry) fixtureParts.set(solid, (geometry = shaded(meshOf(formOf(solid)))));
+  return { solid: geometry, tint, offset: STILL };
+}
+
+function formOf(solid: Solid): BufferGeometry {
+  if (solid.as === 'box') {
+    const { axes, centre, half } = solid;
+    const [x, y, z] = axes.map((axis) => new Vector3(...axis)) as [Vector3, Vector3, Vector3];
+    // A box turned inside out by left-handed axes would show its inside.
+    if (new Vector3().crossVectors(x, y).dot(z) < 0) z.negate();
+    return new BoxGeometry(2 * half[0], 2 * half[1], 2 * half[2]).applyMatrix4(
+      new Matrix4().makeBasis(x, y, z).setPosition(...centre),
+    );
+  }
+  const [from, to] = [new Vector3(...solid.from), new Vector3(...solid.to)];
+  const way = to.clone().sub(from);
+  const turn = new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), way.clone().normalize());
+  return new CylinderGeometry(solid.radius, solid.radius, way.length(), 20)
+    .applyQuaternion(turn)
+    .translate(...from.add(to).multiplyScalar(0.5).toArray());
 }
 
 function plateGeometry(plate: PlacedPlate): BufferGeometry {

@@ -37,7 +37,7 @@ export function stateOf(
   if (count > 0) return { is: 'findings', count };
   const empty =
     (plan.cuts.length === 0 && ['tubes', 'joints', 'patterns'].includes(station)) ||
-    (plan.fixture === undefined && station === 'fixture');
+    (plan.fixture.refused !== undefined && station === 'fixture');
   return { is: empty ? 'none' : 'settled', count: 0 };
 }
 

@@ -1,4 +1,3 @@
-import { WORKSHOP_PROFILE } from '../fixture/profiles.js';
 import { withEditsKept } from '../frame/edits.js';
 import { patternsFor } from '../frame/patterns/registry.js';
 import type { Pattern, PatternOptions } from '../frame/patterns/pattern.js';
@@ -7,8 +6,8 @@ import type { StartingSet } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { stanceOf, type Stance } from '../stance/stance.js';
 import { nameInText, withArticle } from '../words.js';
-import { EMPTY_BRIEF } from './migrate.js';
-import type { BuildDocument, FrameData } from './schema.js';
+import { EMPTY_BRIEF, USUAL_PAPER } from './migrate.js';
+import type { BuildDocument, FrameData, SchoolId } from './schema.js';
 import { lumpsOf, seatOf } from './seat.js';
 
 export interface CreateOptions {
@@ -33,23 +32,26 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
   const byMarking = (marking: string) => ({ by: 'marking' as const, marking, sag: 0 });
   const document: BuildDocument = {
     format: 'larchwood-build',
-    version: 4,
+    version: 5,
     name: options.name,
     kind: kind.id,
     startingSet: set.id,
     notes: '',
-    brief: options.brief ?? { ...EMPTY_BRIEF, school: kind.schools.length > 0 ? 'slide-and-post' : 'none' },
+    brief: options.brief ?? { ...EMPTY_BRIEF, school: schoolFor(kind.id, set.id) },
     units: options.units ?? { length: 'mm', denominator: 32 },
     wheels: options.wheels ?? { front: byMarking(set.wheels.front), rear: byMarking(set.wheels.rear) },
     stance: { held: { ...set.held, ...options.held } },
     seat: seatOf(set),
     mass: { lumps: lumpsOf(set.lumps) },
     frame: { sections: [], groups: [], nodes: [], members: [], plates: [] },
-    fixture: { school: 'slide-and-post', profile: WORKSHOP_PROFILE },
-    paper: { size: 'A4', thickness: 0.1 },
+    fixture: { profiles: [], readings: [] },
+    paper: USUAL_PAPER,
   };
   return frameFromPattern(document, undefined, options.pattern);
 }
+
+/** The school that the usual pattern of a starting set suits best. */
+const schoolFor = (kind: string, set: string): SchoolId => patternsFor(kind, set)[0]?.schools[0] ?? 'none';
 
 /** Undefined where a stance is so odd that a tube of the pattern would have no length. */
 function makeFrame(pattern: Pattern, stance: Stance, options: PatternOptions): FrameData | undefined {

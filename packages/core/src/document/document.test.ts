@@ -2,7 +2,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { FINDING_CODES, findingText } from '../findings/catalogue.js';
 import { planBuild } from '../plan.js';
-import { EVERY_SET, made, stanceMade } from '../../../../testing/made.js';
+import { EVERY_SET, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { readDocument, readDocumentText } from './read.js';
 import { BuildSchema } from './schema.js';
 import { findKind } from '../stance/kinds/registry.js';
@@ -22,6 +22,31 @@ function broken(pointer: string, value: unknown) {
   else parent[last] = value;
   return faultsOf(document);
 }
+
+/** Fixture and paper as versions 1 to 4 had them. */
+const OLD_SHOP = {
+  fixture: {
+    school: 'slide-and-post',
+    profile: {
+      name: 'Workshop slide-and-post',
+      pivotHeight: 300,
+      seatConeHeight: 25,
+      lowerConeHeight: 30,
+      upperConeHeight: 30,
+      axes: [
+        { id: 'axleAbove', zero: 100, direction: 1, step: 0.5, low: 0, high: 220 },
+        { id: 'axleBehind', zero: 1000, direction: -1, step: 2, low: 320, high: 600 },
+        { id: 'seatAngle', zero: 0, direction: 1, step: 0.1, low: 66, high: 80 },
+        { id: 'seatCone', zero: 0, direction: 1, step: 1, low: 300, high: 720 },
+        { id: 'headAngle', zero: 0, direction: 1, step: 0.1, low: 62, high: 78 },
+        { id: 'headCarriage', zero: 0, direction: 1, step: 0.5, low: 330, high: 760 },
+        { id: 'lowerCone', zero: 250, direction: 1, step: 0.5, low: 0, high: 520 },
+        { id: 'upperCone', zero: 250, direction: 1, step: 0.5, low: 150, high: 720 },
+      ],
+    },
+  },
+  paper: { size: 'Letter', thickness: 0.2 },
+};
 
 describe('the open format', () => {
   it.each(EVERY_SET)('what %s, %s makes reads back unchanged', (kind, set) => {
@@ -54,13 +79,28 @@ describe('the open format', () => {
     expect(added.length).toBeGreaterThan(3);
     const old = {
       ...without(now, 'seat', 'mass'),
+      fixture: OLD_SHOP.fixture,
       version: 2,
       stance: { held: without(now.stance.held, ...added) },
     };
     const read = readDocument(old);
     if (!read.ok) throw new Error(JSON.stringify(read.faults));
     expect(Object.entries(read.document.stance.held).sort()).toEqual(Object.entries(now.stance.held).sort());
-    expect(without(read.document, 'stance')).toEqual(without(now, 'stance'));
+    expect(without(read.document, 'stance', 'fixture')).toEqual(without(now, 'stance', 'fixture'));
+  });
+  it('a fixture of version 4 keeps its scales, its adapters and its readings', () => {
+    const now = made('bicycle', 'road');
+    const read = readDocument({ ...now, ...OLD_SHOP, version: 4 });
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    expect(read.document.paper).toEqual({ ...now.paper, size: 'Letter', thickness: 0.2 });
+    const { fixture } = planMade(read.document);
+    const readings = (settings: typeof fixture.settings) => settings.map(({ id, reading }) => [id, reading]);
+    expect(readings(fixture.settings.slice(2))).toEqual(readings(planMade(now).fixture.settings.slice(2)));
+    // sqrt(435^2 - 70^2) = 429.33 behind; this scale counts down from 1000 in steps of 2. 70 above, from 100.
+    expect(readings(fixture.settings.slice(0, 2))).toEqual([
+      ['axleAbove', 170],
+      ['axleBehind', 570],
+    ]);
   });
   it('the demo workshop’s files are sound', () => {
     const folder = new URL('../../../../demo/', import.meta.url);
@@ -73,7 +113,7 @@ describe('the open format', () => {
   });
   it('the published schema is the one that is checked', () => {
     const published = JSON.parse(
-      readFileSync(new URL('../../../../docs/larchwood-build-4.schema.json', import.meta.url), 'utf8'),
+      readFileSync(new URL('../../../../docs/larchwood-build-5.schema.json', import.meta.url), 'utf8'),
     ) as unknown;
     expect(published).toEqual(JSON.parse(JSON.stringify(BuildSchema)));
   });
@@ -94,7 +134,8 @@ describe('bad documents are refused with the path of each fault', () => {
     ['a dimension of another kind', '/stance/held/swingArm', 500],
     ['a tube without a bore', '/frame/sections/0/wall', 29],
     ['another format', '/format', 'other'],
-    ['a scale upside down', '/fixture/profile/axes/0/low', 900],
+    ['paper of no known size', '/paper/size', 'A7'],
+    ['a printer that stretches by half', '/paper/printer/x', 1.5],
     ['a lump at no point', '/mass/lumps/0/point', 'nowhere'],
     ['a lump that weighs less than nothing', '/mass/lumps/0/mass', -1],
     ['two lumps of one name', '/mass/lumps/1/id', 'lump1'],

@@ -1,14 +1,52 @@
 import { findKind } from '../stance/kinds/registry.js';
 import { without } from '../without.js';
-import type { Brief } from './schema.js';
+import type { Brief, BuildDocument } from './schema.js';
 import { lumpsOf, seatOf } from './seat.js';
 
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */
 export function migrated(value: Record<string, unknown>): Record<string, unknown> {
   const second = value.version === 1 ? fromVersion1(value) : value;
   const third = second.version === 2 ? fromVersion2(second) : second;
-  return third.version === 3 ? fromVersion3(third) : third;
+  const fourth = third.version === 3 ? fromVersion3(third) : third;
+  return fourth.version === 4 ? fromVersion4(fourth) : fourth;
 }
+
+/** Version 4 knew one school only, with eight axes in its profile, and two sizes of paper. */
+function fromVersion4(value: Record<string, unknown>): Record<string, unknown> {
+  const { fixture, paper } = value;
+  const old = isRecord(fixture) && isRecord(fixture.profile) ? fixture.profile : {};
+  const axes = Array.isArray(old.axes) ? old.axes.filter(isRecord) : [];
+  const sizes = Object.entries(old).filter(([, size]) => typeof size === 'number');
+  return {
+    ...value,
+    version: 5,
+    fixture: {
+      profiles: [
+        {
+          school: 'slide-and-post',
+          name: old.name ?? 'Slide-and-post fixture',
+          units: 'build',
+          sizes: Object.fromEntries(sizes),
+          choices: {},
+          scales: Object.fromEntries(axes.map((axis) => [String(axis.id), without(axis, 'id')])),
+          stock: {},
+        },
+      ],
+      readings: [],
+    },
+    paper: isRecord(paper) ? { ...USUAL_PAPER, ...paper } : paper,
+  };
+}
+
+/** Plan on tiles, a roll of 36 in, a printer that prints true. */
+export const USUAL_PAPER = {
+  size: 'A4',
+  thickness: 0.1,
+  planOn: 'tiles',
+  rollWidth: 914,
+  overlap: 15,
+  printer: { x: 1, y: 1 },
+} satisfies BuildDocument['paper'];
 
 /** Version 3 knew straight tubes without groups, and plates in the side view's plane only. */
 function fromVersion3(value: Record<string, unknown>): Record<string, unknown> {

@@ -3,6 +3,7 @@ import { findKind } from '../stance/kinds/registry.js';
 import { MATERIALS } from '../frame/materials.js';
 import type { BuildDocument, Section } from './schema.js';
 import { asSentence, withArticle } from '../words.js';
+import { profileFaults } from '../fixture/profile.js';
 import type { Fault } from './faults.js';
 
 /** Faults a schema cannot see: names that point nowhere, names used twice, dimensions that the kind does not have. */
@@ -17,7 +18,7 @@ export function referenceFaults(document: BuildDocument): Fault[] {
     ...stanceFaults(document),
     ...massFaults(document),
     ...spanFaults(document),
-    ...axisFaults(document),
+    ...fixtureFaults(document),
     ...sectionFaults(sections),
   ];
   const ids = {
@@ -177,17 +178,10 @@ function sectionFaults(sections: readonly Section[]): Fault[] {
   });
 }
 
-function axisFaults(document: BuildDocument): Fault[] {
-  const axes = document.fixture.profile.axes;
-  const crossed = axes.flatMap((axis, index) =>
-    axis.low < axis.high
-      ? []
-      : [
-          {
-            path: `/fixture/profile/axes/${index}/low`,
-            message: 'The scale’s low end must be below its high end.',
-          },
-        ],
-  );
-  return [...repeated('/fixture/profile/axes', axes), ...crossed];
+function fixtureFaults({ fixture: { profiles } }: BuildDocument): Fault[] {
+  const schools = profiles.map(({ school }) => ({ id: school }));
+  return [
+    ...repeated('/fixture/profiles', schools),
+    ...profiles.flatMap((profile, index) => profileFaults(profile, `/fixture/profiles/${index}`)),
+  ];
 }

@@ -2,6 +2,7 @@ import { KINDS } from '../stance/kinds/registry.js';
 import { Type, type Static } from '@sinclair/typebox';
 import { FrameSchema } from './frameSchema.js';
 import { closed, id, literals, name, number } from './schemaParts.js';
+import { FixtureSchema, PaperSchema, SCHOOL_IDS } from './fixtureSchema.js';
 import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
 
 export type {
@@ -16,10 +17,12 @@ export type {
   RoundSection,
   Section,
 } from './frameSchema.js';
+export { SCHOOL_IDS, SHEET_SIZES } from './fixtureSchema.js';
+export type { Profile, SchoolId, SheetSize } from './fixtureSchema.js';
 export type { Lump, Scales } from './seatSchema.js';
 
 /**
- * The build document, version 4: the open format `.larchwood.json`. This schema is the one place that says what a
+ * The build document, version 5: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
@@ -49,51 +52,6 @@ export const WheelSchema = Type.Union([
   ),
 ]);
 export type Wheel = Static<typeof WheelSchema>;
-
-export const AxisSchema = closed(
-  {
-    id: literals(
-      'What the scale sets',
-      'axleBehind',
-      'axleAbove',
-      'seatAngle',
-      'seatCone',
-      'headAngle',
-      'headCarriage',
-      'lowerCone',
-      'upperCone',
-    ),
-    zero: number(-3000, 3000, 'Scale reading when the quantity is zero'),
-    direction: Type.Union([Type.Literal(1), Type.Literal(-1)], {
-      description: 'Scale rises (1) or falls (−1) as the quantity grows',
-    }),
-    step: number(0.001, 50, 'Smallest setting that can be made: mm or degrees'),
-    low: number(-3000, 5000, 'Lowest reading on the scale'),
-    high: number(-3000, 5000, 'Highest reading on the scale'),
-  },
-  'One scale of a fixture',
-);
-export type Axis = Static<typeof AxisSchema>;
-export const ProfileSchema = closed(
-  {
-    name: name('The fixture’s name in the workshop'),
-    pivotHeight: number(-500, 1000, 'Head post’s pivot above the BB post’s axis, mm'),
-    seatConeHeight: number(-100, 300, 'Seat cone: from where its scale reads to the tube’s top face, mm'),
-    lowerConeHeight: number(
-      -100,
-      300,
-      'Lower head cone: from where its scale reads to the tube’s lower face, mm',
-    ),
-    upperConeHeight: number(
-      -100,
-      300,
-      'Upper head cone: from the tube’s upper face to where its scale reads, mm',
-    ),
-    axes: Type.Array(AxisSchema, { minItems: 8, maxItems: 8 }),
-  },
-  'A slide-and-post fixture',
-);
-export type Profile = Static<typeof ProfileSchema>;
 
 const values = (about: string) =>
   Type.Record(
@@ -144,7 +102,6 @@ const RuleLimitSchema = closed(
   'A limit that the builder wants kept',
 );
 export type RuleLimit = Static<typeof RuleLimitSchema>;
-export const SCHOOLS = ['wall-board', 'slide-and-post', 'stay', 'table', 'spine', 'plan', 'none'] as const;
 /** A measured segment of a rider; what is left out comes from the stature and the inseam. */
 const segment = (about: string) => Type.Optional(number(20, 1000, `Measured: ${about}, mm`));
 const BriefSchema = closed(
@@ -170,7 +127,7 @@ const BriefSchema = closed(
     ),
     shelf: Type.Array(ShelfSchema, { maxItems: 30 }),
     limits: Type.Array(RuleLimitSchema, { maxItems: 30 }),
-    school: literals('How the builder means to hold the frame', ...SCHOOLS),
+    school: literals('How the builder means to hold the frame', ...SCHOOL_IDS),
   },
   'What was known before the first dimension',
 );
@@ -181,7 +138,7 @@ export type Rider = Brief['riders'][number];
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(4),
+    version: Type.Literal(5),
     name: name('Name of the build'),
     kind: literals('Kind of vehicle', ...KINDS.map((kind) => kind.id)),
     startingSet: id('The set the build was started from; chooses the usual bands'),
@@ -217,26 +174,17 @@ export const BuildSchema = Type.Object(
       'What the vehicle carries besides its tubes and riders',
     ),
     frame: FrameSchema,
-    fixture: closed(
-      { school: Type.Literal('slide-and-post'), profile: ProfileSchema },
-      'How the frame is held',
-    ),
-    paper: closed(
-      {
-        size: literals('Sheet size', 'A4', 'Letter'),
-        thickness: number(0, 2, 'Thickness of the pattern paper, mm'),
-      },
-      'Pattern paper',
-    ),
+    fixture: FixtureSchema,
+    paper: PaperSchema,
   },
   {
-    $id: 'larchwood-build-4',
-    title: 'Larchwood build, version 4',
+    $id: 'larchwood-build-5',
+    title: 'Larchwood build, version 5',
     description:
       'Lengths in millimetres, angles in degrees, masses in kilograms, axes ISO 8855 (x forward, y left, z up).',
     additionalProperties: false,
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 4;
+export const FORMAT_VERSION = 5;
 export const FILE_SUFFIX = '.larchwood.json';

@@ -2,6 +2,7 @@ import { formatAngle } from '../units/angle.js';
 import { formatLength, type LengthDisplay } from '../units/length.js';
 import { asSentence, nameInText } from '../words.js';
 import type { Finding } from './finding.js';
+import { FIXTURE_WORDS } from './fixtureWords.js';
 import { FRAME_WORDS } from './frameWords.js';
 import type { FindingText, Say, Words } from './words.js';
 
@@ -168,15 +169,7 @@ const CATALOGUE: Words = {
     remedies: ['Move the seat', 'Keep it if it is meant'],
   }),
   ...FRAME_WORDS,
-  'scale-out-of-range': ({ of, measure }) => ({
-    title: `${of('scale')} is out of range`,
-    text: `It wants ${measure('reading')}: ${measure('by')} past the end of the scale at ${measure('limit')}.`,
-    remedies: [
-      'Change the adapter or cone height',
-      'Shift the scale’s zero or the datum',
-      'Use another school of fixture',
-    ],
-  }),
+  ...FIXTURE_WORDS,
 };
 
 /** Every code that the catalogue has words for. */

@@ -139,7 +139,7 @@ export const worked = <S>({
 
 type Identity = Pick<
   Kind,
-  'id' | 'name' | 'about' | 'groups' | 'readings' | 'views' | 'bands' | 'startingSets' | 'schools'
+  'id' | 'name' | 'about' | 'groups' | 'readings' | 'views' | 'bands' | 'startingSets'
 > & { readonly drawn?: readonly Drawn[]; readonly seatGroups: Kind['groups'] };
 
 /** A kind of vehicle put together from its assemblies. */

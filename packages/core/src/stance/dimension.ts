@@ -273,6 +273,4 @@ export interface Kind {
   readonly seat: KindSeat;
   readonly bands: Bands;
   readonly startingSets: readonly StartingSet[];
-  /** Ids of the fixture schools that can hold it. */
-  readonly schools: readonly string[];
 }

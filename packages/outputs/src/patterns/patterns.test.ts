@@ -4,7 +4,8 @@ import { measurePdf, span, type MeasuredPage } from '../../../../testing/measure
 import { drawingsToPdf } from '../pdf.js';
 import { drawingToSvg } from '../svg.js';
 import { pieceDrawing } from './pieceDrawing.js';
-import { patternSheets, PatternTooLarge, SHEETS, type SheetOptions } from './sheets.js';
+import { SHEETS } from '../paper.js';
+import { patternSheets, PatternTooLarge, type SheetOptions } from './sheets.js';
 import { stripsOf } from './strip.js';
 
 const plan = planMade(made('bicycle', 'touring', { name: 'Żółw & <Søn> – ½' }));

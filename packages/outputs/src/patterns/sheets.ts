@@ -1,17 +1,11 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- an ambient module has no name to import
 /// <reference path="./maxrects.d.ts" />
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
-import type { LengthDisplay, PieceCut } from '@larchwood/core';
-import { label, path, placed, type Drawing, type Mark } from '../drawing.js';
+import type { LengthDisplay, PieceCut, SheetSize } from '@larchwood/core';
+import { label, placed, type Drawing, type Mark } from '../drawing.js';
+import { bar, SHEETS, stretched, TRUE_PRINTER, type Printer } from '../paper.js';
 import { stripsOf, type Strip } from './strip.js';
 
-export type SheetSize = 'A4' | 'Letter';
-
-/** Sheet sizes in mm. Sources: ISO 216; ANSI/ASME Y14.1 size A. */
-export const SHEETS: Readonly<Record<SheetSize, { readonly width: number; readonly height: number }>> = {
-  A4: { width: 210, height: 297 },
-  Letter: { width: 215.9, height: 279.4 },
-};
 const MARGIN = { left: 24, right: 8, top: 22, bottom: 20 };
 const GAP = 4;
 
@@ -20,12 +14,17 @@ export interface SheetOptions {
   readonly paperThickness: number;
   readonly display: LengthDisplay;
   readonly buildName: string;
+  /** Correction of the printer; none where it prints true. */
+  readonly printer?: Printer;
 }
 export class PatternTooLarge extends Error {}
 
 /** Every wrap of the given pieces, on as few sheets as the packer finds. @throws PatternTooLarge naming a piece that fits no sheet. */
 export function patternSheets(cuts: readonly PieceCut[], options: SheetOptions): Drawing[] {
-  const { width, height } = SHEETS[options.size];
+  const printer = options.printer ?? TRUE_PRINTER;
+  const sheet = SHEETS[options.size];
+  // Drawn in true millimetres, then stretched with the printer's correction.
+  const [width, height] = [sheet.width / printer.x, sheet.height / printer.y];
   const room = { width: width - MARGIN.left - MARGIN.right, height: height - MARGIN.top - MARGIN.bottom };
   const strips = cuts.flatMap((cut) => stripsOf(cut, options.paperThickness, options.display));
   for (const strip of strips) {
@@ -52,11 +51,11 @@ export function patternSheets(cuts: readonly PieceCut[], options: SheetOptions):
         rect.rot ? { height: strip.height } : undefined,
       );
     });
-    return {
-      width,
-      height,
-      marks: [...marks, ...sheetMarks(options, width, height, `Sheet ${index + 1} of ${packer.bins.length}`)],
-    };
+    const all = [
+      ...marks,
+      ...sheetMarks(options, width, height, `Sheet ${index + 1} of ${packer.bins.length}`),
+    ];
+    return { ...sheet, marks: stretched(all, printer) };
   });
 }
 
@@ -70,22 +69,9 @@ function sheetMarks(options: SheetOptions, width: number, height: number, number
       'Patterns at full size. Print without scaling, then measure the bars: each must be as long as it says.',
     ),
     label([width - MARGIN.right, 12], 3.2, `${number}, ${options.size}`, { anchor: 'end' }),
-    ...bar(MARGIN.left, height - 14, 150, '150 mm', false),
-    ...bar(MARGIN.left, height - 8, 152.4, '6 in', false),
-    ...bar(9, MARGIN.top, 200, '200 mm', true),
-    ...bar(16, MARGIN.top, 203.2, '8 in', true),
-  ];
-}
-
-function bar(x: number, y: number, length: number, text: string, upright: boolean): Mark[] {
-  const at = (along: number, across: number): [number, number] =>
-    upright ? [x + across, y + along] : [x + along, y + across];
-  return [
-    path('bar', [at(0, 0), at(length, 0)]),
-    path('bar', [at(0, -1.5), at(0, 1.5)]),
-    path('bar', [at(length, -1.5), at(length, 1.5)]),
-    upright
-      ? label([x + 1, y + length / 2], 2.8, text, { turned: true, anchor: 'middle' })
-      : label([x + length + 2, y + 1], 2.8, text),
+    ...bar([MARGIN.left, height - 14], 150, '150 mm', false),
+    ...bar([MARGIN.left, height - 8], 152.4, '6 in', false),
+    ...bar([9, MARGIN.top], 200, '200 mm', true),
+    ...bar([16, MARGIN.top], 203.2, '8 in', true),
   ];
 }

@@ -9,16 +9,6 @@ import { BriefPart } from './RowList';
 import { Shelf } from './Shelf';
 import { StartingStance } from './StartingStance';
 
-const SCHOOL_NAMES: Readonly<Record<Brief['school'], string>> = {
-  'wall-board': 'Wall-board with shims',
-  'slide-and-post': 'Slide-and-post fixture',
-  stay: 'Stay fixture, rear end on its own',
-  table: 'Flat table with stops',
-  spine: 'Rotating spine',
-  plan: 'Full-size plan on the bench',
-  none: 'None: string, level and blocks',
-};
-
 /** What is known before the first dimension: what it is for, who sits in it, what is there already, what must be kept. */
 export function BriefStation() {
   const { document, edit, settle } = useEditor();
@@ -86,9 +76,7 @@ export function BriefStation() {
                 <Choice
                   label="School of fixture"
                   value={document.brief.school}
-                  groups={[
-                    { options: SCHOOLS.map((school) => ({ value: school, label: SCHOOL_NAMES[school] })) },
-                  ]}
+                  groups={[{ options: SCHOOLS.map(({ id, name }) => ({ value: id, label: name })) }]}
                   onChange={(school) =>
                     choose('brief.school', (before) =>
                       changeBrief(before, { school: school as Brief['school'] }),
@@ -97,8 +85,7 @@ export function BriefStation() {
                   className="w-64"
                 />
                 <p className="caption mt-0.5">
-                  Readings are worked out for a slide-and-post fixture so far; the choice is kept with the
-                  build.
+                  {SCHOOLS.find(({ id }) => id === document.brief.school)?.about}
                 </p>
               </dd>
             </dl>

@@ -1,7 +1,7 @@
 import { wrap } from 'comlink';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { fileStem, type BuildDocument } from '@larchwood/core';
+import { fileStem, SHEET_SIZES, type BuildDocument, type SheetSize } from '@larchwood/core';
 import { cutListCsv, drawingToSvg, patternSheets, pieceDrawing, type Drawing } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
@@ -28,6 +28,7 @@ export function PatternsStation() {
     paperThickness: paper.thickness,
     display: document.units,
     buildName: document.name,
+    printer: paper.printer,
   };
   const sheets = sheetsOrReason(() => patternSheets(cuts, options));
   const setPaper = (part: Partial<BuildDocument['paper']>) =>
@@ -131,14 +132,11 @@ export function PatternsStation() {
               value={paper.size}
               groups={[
                 {
-                  options: [
-                    { value: 'A4', label: 'A4' },
-                    { value: 'Letter', label: 'Letter' },
-                  ],
+                  options: SHEET_SIZES.map((size) => ({ value: size, label: size })),
                 },
               ]}
               onChange={(size) => {
-                setPaper({ size: size as 'A4' | 'Letter' });
+                setPaper({ size: size as SheetSize });
                 settle();
               }}
               className="w-44"

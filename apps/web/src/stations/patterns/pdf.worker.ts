@@ -1,11 +1,20 @@
 import { expose } from 'comlink';
 import { planBuild, type BuildDocument, type PieceCut } from '@larchwood/core';
-import { drawingsToPdf, frameGltf, frameStl, patternSheets, type SheetOptions } from '@larchwood/outputs';
+import {
+  drawingsToPdf,
+  frameGltf,
+  frameStl,
+  patternSheets,
+  type Drawing,
+  type SheetOptions,
+} from '@larchwood/outputs';
 
 /** Makes the pattern PDF, and the frame as a solid, off the main thread. */
 const maker = {
   patterns: (cuts: readonly PieceCut[], options: SheetOptions): Promise<Uint8Array> =>
     drawingsToPdf(patternSheets(cuts, options), `${options.buildName}: patterns`),
+  drawings: (drawings: readonly Drawing[], title: string): Promise<Uint8Array> =>
+    drawingsToPdf(drawings, title),
   solid: async (document: BuildDocument, as: 'gltf' | 'stl'): Promise<Uint8Array> => {
     const planned = planBuild(document);
     if (!planned.ok) throw new Error('The build has no shape yet.');

@@ -1,5 +1,13 @@
-import { dot, nearestOn, pointOn, type Frame, type Piece, type Spot, type Vector } from '@larchwood/core';
-import { EYE } from '../../sheet/outline';
+import {
+  dot,
+  nearestOn,
+  pointOn,
+  type Frame,
+  type Piece,
+  type Spot,
+  type Vector,
+  EYE,
+} from '@larchwood/core';
 import type { Pixel, View } from '../../sheet/view';
 
 /** A press this near to a node or to a tube's axis takes it, px. */

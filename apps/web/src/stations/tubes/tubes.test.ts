@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { distance, placeOf, readDocument, type BuildDocument } from '@larchwood/core';
+import { distance, placeOf, readDocument, type BuildDocument, isEndOn } from '@larchwood/core';
 import { EVERY_SET, made, planMade } from '../../../../../testing/made.js';
 import { framed, round } from '../../../../../testing/rods.js';
 import { angleWithin, lengthWithin } from '../../ledger/bounds';
-import { isEndOn } from '../../sheet/outline';
 import { fitView, frameExtent } from '../../sheet/view';
 import { placings } from './placings';
 import { spotAt, spotOn } from './spots';

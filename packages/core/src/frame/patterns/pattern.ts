@@ -1,4 +1,4 @@
-import type { End, FrameData, Host } from '../../document/schema.js';
+import type { End, FrameData, Host, SchoolId } from '../../document/schema.js';
 import type { Stance } from '../../stance/stance.js';
 
 export type { FrameData } from '../../document/schema.js';
@@ -15,7 +15,7 @@ export interface Pattern {
   /** Where its builders measure from. */
   readonly datum: string;
   /** Schools of fixture that suit it, by id, the usual one first. */
-  readonly schools: readonly string[];
+  readonly schools: readonly SchoolId[];
   readonly make: (stance: Stance, options?: PatternOptions) => FrameData;
 }
 export interface PatternOptions {

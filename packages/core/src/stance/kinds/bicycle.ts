@@ -14,7 +14,7 @@ import { TANDEM_BANDS, TANDEM_SETS, TRIPLET_BANDS, TRIPLET_SETS } from './tandem
 function pedalledKind(
   riders: Riders,
   start: Record<string, number>,
-  identity: Pick<Kind, 'id' | 'name' | 'about' | 'bands' | 'startingSets' | 'schools'> & {
+  identity: Pick<Kind, 'id' | 'name' | 'about' | 'bands' | 'startingSets'> & {
     cockpits: readonly string[];
     /** Slots of the riders behind the first, from the front. */
     behind: readonly ('middle' | 'rear')[];
@@ -119,7 +119,6 @@ export const BICYCLE: Kind = pedalledKind(1, REAR, {
   about: 'One rider, pedals between the wheels: road, touring, trail, small wheels, cruisers, cargo.',
   bands: withRider(BICYCLE_BANDS, 'pedalling'),
   startingSets: BICYCLE_SETS,
-  schools: ['slide-and-post'],
   cockpits: [],
   behind: [],
 });
@@ -134,7 +133,6 @@ export const TANDEM: Kind = pedalledKind(
     about: 'Two riders one behind the other.',
     bands: withRider(TANDEM_BANDS, 'pedalling'),
     startingSets: TANDEM_SETS,
-    schools: [],
     cockpits: ['cockpit', 'rearSeatTubeLength'],
     behind: ['rear'],
   },
@@ -149,7 +147,6 @@ export const TRIPLET: Kind = pedalledKind(
     about: 'Three riders one behind the other.',
     bands: withRider(TRIPLET_BANDS, 'pedalling'),
     startingSets: TRIPLET_SETS,
-    schools: [],
     cockpits: ['cockpit', 'rearSeatTubeLength', 'secondCockpit', 'middleSeatTubeLength'],
     behind: ['middle', 'rear'],
   },

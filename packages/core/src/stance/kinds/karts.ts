@@ -261,7 +261,6 @@ function kart(
       groups: GROUPS,
       views: ['side', 'plan', 'front'],
       bands: withRider(BANDS, 'bucket'),
-      schools: [],
     },
     [
       wheelbase({ wheelbase: sizes.wheelbase, letGo: ['pedalsAhead', 'seatAhead', 'legRoom'] }),

@@ -252,7 +252,6 @@ export const MOTORCYCLE: Kind = kindOf(
     views: ['side'],
     bands: withRider(BANDS, 'astride'),
     startingSets: SETS,
-    schools: [],
   },
   [...base, astrideRider],
 );
@@ -277,7 +276,6 @@ export const LOW_MOTORCYCLE: Kind = kindOf(
     views: ['side'],
     bands: withRider(LOW_BANDS, 'feetForward'),
     startingSets: LOW_SETS,
-    schools: [],
   },
   [
     ...base,

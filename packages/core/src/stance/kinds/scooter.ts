@@ -121,7 +121,6 @@ export const SCOOTER: Kind = kindOf(
       'standing',
     ),
     startingSets: SETS,
-    schools: [],
   },
   [
     wheelbase({ wheelbase: 1000, letGo: ['deckToTyre'] }),

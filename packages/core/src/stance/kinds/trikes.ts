@@ -127,7 +127,6 @@ export const DELTA_TRIKE: Kind = kindOf(
       'reclined',
     ),
     startingSets: DELTA_SETS,
-    schools: [],
   },
   [
     wheelbase({ wheelbase: 1150, letGo: ['pedalsAhead', 'seatAhead'] }),
@@ -228,7 +227,6 @@ export const TADPOLE_TRIKE: Kind = kindOf(
       'reclined',
     ),
     startingSets: TADPOLE_SETS,
-    schools: [],
   },
   [
     wheelbase({ wheelbase: 1080, letGo: ['pedalsAhead', 'seatAhead'] }),

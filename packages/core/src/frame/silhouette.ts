@@ -1,18 +1,18 @@
-import {
-  carried,
-  cross,
-  dot,
-  edgePoint,
-  pointOn,
-  sizeAt,
-  WALL_LINES,
-  type EndCut,
-  type Piece,
-  type PieceCut,
-  type Vector,
-  type ViewName,
-} from '@larchwood/core';
-import type { Pixel, View } from './view';
+import { edgePoint, WALL_LINES } from '../joints/edge.js';
+import type { PieceCut } from '../joints/cut.js';
+import type { EndCut } from '../joints/endCut.js';
+import type { ViewName } from '../stance/dimension.js';
+import { cross, dot, type Vector } from '../vector/vector.js';
+import type { Piece } from './frame.js';
+import { carried, pointOn } from './path.js';
+import { sizeAt } from './sections.js';
+
+/** A view square to an axis of the vehicle, and where it puts a point on its paper: in mm, pixels or whatever it draws in. */
+export interface Seen {
+  readonly name: ViewName;
+  readonly at: (point: Vector) => OnPaper;
+}
+export type OnPaper = readonly [x: number, y: number];
 
 /** Wall lines from one point of a cut edge to the next: finer is not seen on the sheet. */
 const STEP = 10;
@@ -26,11 +26,11 @@ export const EYE: Readonly<Record<ViewName, Vector>> = {
 };
 
 /** Outline of a cut tube as the view shows it, with the curves of its cuts and bends. */
-export function pieceOutline(piece: Piece, cut: PieceCut, view: View): Pixel[] {
+export function pieceOutline(piece: Piece, cut: PieceCut, view: Seen): OnPaper[] {
   const eye = EYE[view.name];
   if (isEndOn(piece, view)) return endOn(cut.ends[dot(cut.ends[0].outward, eye) > 0 ? 0 : 1], view);
   const [start, end] = cut.ends;
-  const [left, right]: [Pixel[], Pixel[]] = [[], []];
+  const [left, right]: [OnPaper[], OnPaper[]] = [[], []];
   for (const station of between(piece, start.station, end.station)) {
     const { at, direction } = pointOn(piece.path, station);
     const [width, normal] = halfWidth(piece, station, direction, eye);
@@ -81,7 +81,7 @@ function square(direction: Vector, eye: Vector): Vector {
 }
 
 /** The half of a cut edge that faces the eye, from the tube's right silhouette to its left. */
-function nearEdge(end: EndCut, along: Vector, eye: Vector, view: View): Pixel[] {
+function nearEdge(end: EndCut, along: Vector, eye: Vector, view: Seen): OnPaper[] {
   const normal = square(along, eye);
   const across = cross(end.outward, end.matchSide);
   const off = (line: number, to: Vector) =>
@@ -101,29 +101,21 @@ function nearEdge(end: EndCut, along: Vector, eye: Vector, view: View): Pixel[] 
   });
 }
 
-function edgeAt(end: EndCut, line: number, view: View): Pixel {
+function edgeAt(end: EndCut, line: number, view: Seen): OnPaper {
   const value = end.edge.outer[line]!;
   const at = Number.isNaN(value) ? end.edge.longest.at : value;
   return view.at(edgePoint(end, end.outline.u[line]!, end.outline.v[line]!, at));
 }
 
-const endOn = (end: EndCut, view: View): Pixel[] =>
+const endOn = (end: EndCut, view: Seen): OnPaper[] =>
   Array.from({ length: WALL_LINES / STEP }, (_, step) => edgeAt(end, step * STEP, view));
 
 /** Whether a straight tube runs towards the eye. */
-export const isEndOn = (piece: Piece, view: Pick<View, 'name'>): boolean =>
+export const isEndOn = (piece: Piece, view: Pick<Seen, 'name'>): boolean =>
   piece.path.arcs.length === 0 && Math.abs(dot(piece.direction, EYE[view.name])) > 0.98;
 
 /** Points of a centre line that show its shape. */
-export function centreLine(piece: Piece, view: View): Pixel[] {
+export function centreLine(piece: Piece, view: Seen): OnPaper[] {
   const stations = [0, ...between(piece, 0, piece.length), piece.length];
   return stations.map((station) => view.at(pointOn(piece.path, station).at));
 }
-
-export const pathOf = (points: readonly Pixel[], closed = true): string => {
-  let path = '';
-  for (const [x, y] of points) path += `${path === '' ? 'M' : 'L'}${tenth(x)} ${tenth(y)}`;
-  return closed ? `${path}Z` : path;
-};
-/** A tenth of a pixel is fine enough, and quicker to write than a fixed number of digits. */
-export const tenth = (pixels: number): number => Math.round(pixels * 10) / 10;

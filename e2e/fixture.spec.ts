@@ -1,0 +1,274 @@
+import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { measurePdf, span } from '../testing/measurePdf.js';
+import { contentOf, exported, newBrief, newBuild, saved, station, violations } from './helpers.js';
+
+const row = (page: Page, name: RegExp) => page.getByRole('row', { name });
+const outcome = (page: Page, name: RegExp) => page.getByRole('complementary').getByRole('row', { name });
+/** What an outcome is wanted to be, and what it is out by. */
+async function figures(page: Page, name: RegExp): Promise<number[]> {
+  const text = (await outcome(page, name).innerText()).replaceAll('−', '-');
+  return [...text.matchAll(/-?\d+(\.\d+)?/g)].map(([figure]) => Number(figure));
+}
+const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
+async function choose(page: Page, what: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: what, exact: true }).click();
+  await page.getByRole('option', { name: option }).click();
+}
+async function downloaded(page: Page, button: string) {
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button }).click(),
+  ]);
+  return { name: file.suggestedFilename(), content: await contentOf(file) };
+}
+
+test('the fixture’s own scales: zero, direction, step and range', async ({ page }) => {
+  await newBuild(page, 'Fixture');
+  await station(page, 'Fixture');
+  const slide = row(page, /Dummy axle, slide/);
+  // Road: 435 mm chainstay with 70 mm drop lies 429.33 mm behind the BB.
+  await expect(slide).toContainText('429.5 mm');
+  await tab(page, 'Profile');
+  await choose(page, 'Scale', 'Dummy axle, slide');
+  const scale = (what: string) => page.getByLabel(`Dummy axle, slide: ${what}, mm`);
+  await scale('smallest step').fill('2');
+  await scale('reads, when the distance is nil').fill('1000');
+  await choose(page, 'Direction of the scale', 'reads less');
+  await expect(page.getByRole('heading', { name: /Dummy axle, slide is out of range/ })).toBeVisible();
+  await tab(page, 'Set up');
+  await expect(slide).toContainText('570 mm');
+  await expect(slide).toContainText('out of range by 10 mm');
+  await tab(page, 'Profile');
+  await choose(page, 'Scale', 'Dummy axle, slide');
+  await scale('highest reading').fill('600');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('heading', { name: /out of range/ })).toBeHidden();
+  // Upside down, or without a step, is refused at its field, and what was typed stays.
+  await scale('lowest reading').fill('700');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('below the highest');
+  await scale('smallest step').fill('0');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert').filter({ hasText: 'needs a step' })).toBeVisible();
+  await expect(scale('smallest step')).toHaveValue('0');
+  await saved(page);
+  const [profile] = (await exported(page)).document.fixture.profiles;
+  expect(profile!.scales.axleBehind).toEqual({ zero: 1000, direction: -1, step: 2, low: 320, high: 600 });
+});
+
+test('a head angle that stops at 72.8: what comes out, what brings trail back, and undo', async ({
+  page,
+}) => {
+  await newBuild(page, 'Deviating');
+  await station(page, 'Fixture');
+  const head = row(page, /Head post, tilt/).first();
+  await expect(head).toContainText('72.5°');
+  await page.getByLabel(/Head post, tilt: found at, degrees/).fill('72.8');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('What comes out, as set and found')).toBeVisible();
+  const [wanted, off, otherwise] = await figures(page, /^Trail/);
+  expect(wanted).toBe(57.6);
+  // 0.3 degrees steeper takes some 1.9 mm of trail; the other slides bring it back to what their marks allow.
+  expect(otherwise).toBeLessThan(-1.3);
+  expect(Math.abs(off!)).toBeLessThan(0.4);
+  await expect(page.getByText(/^was /).first()).toBeVisible();
+  // What is ticked as set stays as it is.
+  await page.getByRole('checkbox', { name: /Dummy axle, height: set/ }).check();
+  await expect(page.getByText('2 of 8 set')).toBeVisible();
+  await saved(page);
+  const { readings } = (await exported(page)).document.fixture;
+  expect(readings).toEqual(
+    expect.arrayContaining([
+      { school: 'slide-and-post', setting: 'headAngle', set: false, found: 72.8 },
+      { school: 'slide-and-post', setting: 'axleAbove', set: true },
+    ]),
+  );
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('1 of 8 set')).toBeVisible();
+  await page.getByLabel(/Head post, tilt: found at, degrees/).fill('much');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('not an angle');
+  await expect(page.getByLabel(/Head post, tilt: found at, degrees/)).toHaveValue('much');
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await expect(page.getByText('0 of 8 set')).toBeVisible();
+});
+
+test('a wall-board for a bicycle: washers on hand, a board too small, and the sheets', async ({ page }) => {
+  await newBuild(page, 'Board');
+  await station(page, 'Fixture');
+  await choose(page, 'School of fixture', 'Wall-board');
+  await expect(row(page, /Centre line, base edge/).first()).toBeVisible();
+  await tab(page, 'Lists');
+  await expect(page.getByRole('row', { name: /block 18/ }).first()).toBeVisible();
+  // Nothing but blocks of 20: no stack makes the shims; the nearest and the error are told.
+  await tab(page, 'Profile');
+  const remove = page.getByRole('button', { name: /^Take out .*, row 9$/ });
+  await remove.click();
+  for (let at = 8; at > 1; at -= 1)
+    await page.getByRole('button', { name: new RegExp(`^Take out .*, row ${at}$`) }).click();
+  await page.getByLabel('Size of block, row 1, mm').fill('20');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('heading', { name: /no stack makes its shim/ }).first()).toBeVisible();
+  await page.getByLabel('How many of block, row 1').fill('a few');
+  await expect(page.getByRole('alert')).toContainText('whole number');
+  await page.getByRole('button', { name: 'Back to the standard' }).click();
+  await page.getByLabel('Board, length, mm').fill('800');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('heading', { name: 'The board is too small for this frame' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('heading', { name: /too small/ })).toBeHidden();
+
+  await tab(page, 'Paper');
+  const sheets = await downloaded(page, 'Download PDF');
+  expect(sheets.name).toBe('board-wall-board-sheets.pdf');
+  const words = measurePdf(sheets.content)
+    .map(({ text }) => text)
+    .join(' ');
+  for (const part of ['Settings in setting order', 'Shim stacks', 'Protractor', 'Holes for the clamps'])
+    expect(words).toContain(part);
+  await choose(page, 'What to print', 'Fixture at full size');
+  await choose(page, 'Roll or tiles', 'one roll');
+  await expect(page.getByText(/^1 sheet, the first 19\d\d × 13\d\d mm/)).toBeVisible();
+  expect((await downloaded(page, 'DXF in mm')).content.toString('utf8')).toContain('$INSUNITS');
+});
+
+test('a kart on a table: its stop-block list, and a school that cannot hold it', async ({ page }) => {
+  await newBrief(page, 'Blocks', { kind: 'Kart' });
+  await station(page, 'Fixture');
+  await expect(row(page, /Block 1, against its left edge/)).toBeVisible();
+  await choose(page, 'School of fixture', 'Wall-board');
+  await expect(page.getByRole('heading', { name: 'Wall-board: not for this frame' })).toBeVisible();
+  await expect(page.getByText(/two kingpins beside the middle plane/)).toBeVisible();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Flat table with stops' })
+    .getByRole('button', { name: 'Use it' })
+    .click();
+  await tab(page, 'Lists');
+  await expect(page.getByRole('heading', { name: /^Stop blocks/ })).toBeVisible();
+  await expect(page.getByText(/38 blocks, 3.04 m of square tube/)).toBeVisible();
+  await tab(page, 'Paper');
+  await choose(page, 'Sheet size', 'Letter');
+  const pdf = measurePdf((await downloaded(page, 'Download PDF')).content);
+  expect(pdf[0]!.width).toBeCloseTo(279.4, 1);
+  expect(pdf.map(({ text }) => text).join(' ')).toContain('Stop blocks');
+  const csv = await downloaded(page, 'Settings, CSV');
+  expect(csv.content.toString('utf8').split('\r\n').length).toBe(1 + 56);
+});
+
+test('a tiled plan of a motorcycle, corrected for the printer from a measured bar', async ({ page }) => {
+  await newBrief(page, 'Tiles', { kind: 'Motorcycle' });
+  await station(page, 'Fixture');
+  await choose(page, 'School of fixture', 'Full-size plan');
+  await tab(page, 'Paper');
+  await choose(page, 'Sheet size', 'A3');
+  const bar = page.getByLabel('The 200 mm bar across, as measured, mm');
+  await bar.fill('150');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('more than a printer errs');
+  await bar.fill('199');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('(0.50 %)')).toBeVisible();
+  const { name, content } = await downloaded(page, 'Download PDF');
+  expect(name).toBe('tiles-plan.pdf');
+  const [map, ...tiles] = measurePdf(content);
+  expect(map!.text).toContain('A3');
+  expect(tiles.length).toBeGreaterThan(4);
+  for (const tile of tiles) {
+    const lengths = tile.lines.filter((line) => line.length === 2).map(span);
+    // Across as the printer wants it, upright as it is.
+    expect(lengths.some((length) => Math.abs(length - (200 * 200) / 199) < 0.05)).toBe(true);
+    expect(lengths.some((length) => Math.abs(length - 200) < 0.05)).toBe(true);
+  }
+  await choose(page, 'Roll or tiles', 'one roll');
+  await page.getByLabel('Width of the roll, mm').fill('610');
+  await page.keyboard.press('Tab');
+  const roll = measurePdf((await downloaded(page, 'Download PDF')).content);
+  expect(roll.length).toBe(1);
+  expect(roll[0]!.height).toBeCloseTo(610, 1);
+});
+
+test('how exact, and the same trike in two schools', async ({ page }) => {
+  await newBrief(page, 'Exact', { kind: 'Delta trike' });
+  await station(page, 'Fixture');
+  await tab(page, 'How exact');
+  await expect(page.getByText(/drawn in \d\.\d s/)).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByRole('img', { name: /^Trail: 95 of 100 between/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Which settings matter: trail' })).toBeVisible();
+  await tab(page, 'Compare');
+  await choose(page, 'Second school', 'Floor line and string');
+  const trail = page.getByRole('row', { name: /^Trail/ }).first();
+  await expect(trail).toContainText('±');
+  await choose(page, 'Second school', 'Stay fixture');
+  await expect(page.getByText('Its rear axle carries two wheels', { exact: false })).toBeVisible();
+});
+
+test('a profile is kept in the workshop, taken by another build, saved and opened as a file', async ({
+  page,
+}) => {
+  await newBuild(page, 'Owner');
+  await station(page, 'Fixture');
+  await tab(page, 'Profile');
+  await page.getByLabel('Name of the profile').fill('Back room fixture');
+  await page.getByLabel('Seat cone height, mm').fill('31');
+  await page.keyboard.press('Tab');
+  await page.getByRole('button', { name: 'Keep in the workshop' }).click();
+  await expect(page.getByText('“Back room fixture” is kept')).toBeVisible();
+  const file = await downloaded(page, 'Save as a file');
+  expect(file.name).toBe('back-room-fixture.larchwood-profile.json');
+
+  await newBuild(page, 'Other');
+  await station(page, 'Fixture');
+  await tab(page, 'Profile');
+  await page.getByRole('button', { name: 'Take from the workshop' }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Back room fixture' })
+    .getByRole('button', { name: 'Take', exact: true })
+    .click();
+  await expect(page.getByLabel('Seat cone height, mm')).toHaveValue('31');
+  // 540 + 31.
+  await tab(page, 'Set up');
+  await expect(row(page, /Seat cone, slide/)).toContainText('571 mm');
+
+  await tab(page, 'Profile');
+  await page.getByRole('button', { name: 'Back to the standard' }).click();
+  await expect(page.getByLabel('Seat cone height, mm')).toHaveValue('25');
+  const input = page.getByLabel('Profile file');
+  const bad = file.content.toString('utf8').replace('"sizes": {', '"sizes": {\n    "wings": 3,');
+  await input.setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from(bad) });
+  await expect(page.getByRole('dialog')).toContainText('/sizes/wings');
+  await page.keyboard.press('Escape');
+  await expect(page.getByLabel('Seat cone height, mm')).toHaveValue('25');
+  await input.setInputFiles({ name: 'good.json', mimeType: 'application/json', buffer: file.content });
+  await expect(page.getByLabel('Seat cone height, mm')).toHaveValue('31');
+});
+
+for (const theme of ['day', 'night'] as const)
+  test(`every view of a fixture is accessible, ${theme}`, async ({ page }) => {
+    test.setTimeout(240_000);
+    await page.addInitScript((chosen) => localStorage.setItem('larchwood:theme', chosen), theme);
+    const rules = theme === 'day' ? undefined : ['color-contrast'];
+    await newBrief(page, `Access fixture ${theme}`, { kind: 'Kart' });
+    await station(page, 'Fixture');
+    await page.getByLabel(/^3, Block 3.*found at/).fill('320');
+    await page.keyboard.press('Tab');
+    for (const view of ['Set up', 'Lists', 'How exact', 'Compare', 'Paper', 'Profile']) {
+      await tab(page, view);
+      if (view === 'How exact') await expect(page.getByText(/drawn in/)).toBeVisible({ timeout: 15_000 });
+      expect(await violations(page, rules), view).toEqual([]);
+    }
+    await choose(page, 'School of fixture', 'Stay fixture');
+    await tab(page, 'Set up');
+    expect(await violations(page, rules), 'cannot hold').toEqual([]);
+  });
+
+test('a demo build’s file names nothing of a standard profile', () => {
+  const kart = JSON.parse(
+    readFileSync(new URL('../demo/paddock-kart.larchwood.json', import.meta.url), 'utf8'),
+  ) as {
+    fixture: unknown;
+  };
+  expect(kart.fixture).toEqual({ profiles: [], readings: [] });
+});

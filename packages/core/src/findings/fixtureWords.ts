@@ -1,0 +1,75 @@
+import { asSentence, nameInText } from '../words.js';
+import type { Words } from './words.js';
+
+/** What is said of fixtures. */
+export const FIXTURE_WORDS: Words = {
+  'scale-out-of-range': ({ of, measure }) => ({
+    title: `${of('scale')} is out of range`,
+    text: `It wants ${measure('reading')}: ${measure('by')} past the end of the scale at ${measure('limit')}.`,
+    remedies: [
+      'Change the adapter or cone height',
+      'Shift the scale’s zero or the datum',
+      'Use another school of fixture',
+    ],
+  }),
+  'adapter-missing': ({ of, mm }) => ({
+    title: `No ${of('what')} of ${mm('wanted')} on hand`,
+    text: Number(of('count')) > 0 ? `The nearest is ${mm('nearest')}.` : 'There is none at all.',
+    remedies: ['Turn one to size', 'Add what you have under On hand'],
+  }),
+  'board-too-small': ({ mm }) => ({
+    title: 'The board is too small for this frame',
+    text: `It is ${mm('width')} by ${mm('height')}; the frame needs ${mm('needWidth')} by ${mm('needHeight')} at least.`,
+    remedies: ['Use a larger board', 'Give less room behind and below', 'Use another school of fixture'],
+  }),
+  'stand-off-small': ({ of, mm }) => ({
+    title: `Piece ${of('mark')} stands in the board`,
+    text: `The middle plane is ${mm('by')} too near to the board for it.`,
+    remedies: ['Bring the middle plane farther off the board'],
+  }),
+  'shim-not-made': ({ of, mm }) => ({
+    title: `Piece ${of('mark')}: no stack makes its shim`,
+    text: `${mm('wanted')} wanted; the nearest from what is on hand is ${mm('nearest')}, out by ${mm('error')}.`,
+    remedies: ['Add thinner washers or sheet under On hand', 'Bring the middle plane a little off the board'],
+  }),
+  'stack-not-made': ({ of, mm }) => ({
+    title: `Piece ${of('mark')}: blocks leave a gap`,
+    text: `${mm('wanted')} wanted; blocks on hand make ${mm('nearest')}. A wedge takes the rest.`,
+    remedies: ['Cut a wedge', 'Add boards under On hand'],
+  }),
+  'table-too-small': ({ mm }) => ({
+    title: 'The table is too small for this frame',
+    text: `It is ${mm('length')} by ${mm('width')}; the frame needs ${mm('needLength')} by ${mm('needWidth')} at least.`,
+    remedies: ['Use a larger table, or set another beside it', 'Lay the frame down the other way'],
+  }),
+  'blocks-short': ({ of, mm }) => ({
+    title: 'Off-cuts do not make all the blocks',
+    text: `${of('needs')} blocks wanted, ${mm('length')} of tube in all; what is on hand makes ${of('onHand')}.`,
+    remedies: ['Find more off-cuts', 'Cut the blocks shorter'],
+  }),
+  'spine-low': ({ mm }) => ({
+    title: 'The frame does not clear the floor when it turns',
+    text: `It reaches ${mm('reach')} from the shaft, which is ${mm('height')} over the floor.`,
+    remedies: ['Raise the stands', 'Let the shaft pass nearer to the frame’s middle'],
+  }),
+  'shaft-short': ({ mm }) => ({
+    title: 'The shaft is too short',
+    text: `The foremost arm stands ${mm('needs')} from the rear stand; the shaft is ${mm('length')}.`,
+    remedies: ['Use a longer shaft', 'Bring the rear stand nearer'],
+  }),
+  'stay-gap-small': ({ of, mm }) => ({
+    title: `Stay ${of('mark')} is near the ${of('what')}`,
+    text: `${mm('gap')} of room; ${mm('wanted')} wanted.`,
+    remedies: ['Bend or dimple the stay', 'Spread the stays', 'Choose a narrower tyre or a smaller ring'],
+  }),
+  'fixture-in-tube': ({ of, mm }) => ({
+    title: `${asSentence(of('part'))} stands in piece ${of('mark')}`,
+    text: `By ${mm('by')}, as both are drawn.`,
+    remedies: ['Shift it along its tube', 'Make it shorter'],
+  }),
+  'fixture-in-torch': ({ of, mm }) => ({
+    title: `${asSentence(of('part'))} is in the torch’s way`,
+    text: `${mm('gap')} from the joint of piece ${of('mark')}; ${mm('wanted')} wanted.${of('others') === '' ? '' : ` Near one too: ${nameInText(of('others'))}.`}`,
+    remedies: ['Shift it away from the joint', 'Tack there, and weld it off the fixture'],
+  }),
+};

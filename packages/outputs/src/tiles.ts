@@ -1,0 +1,221 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- an ambient module has no name to import
+/// <reference path="./lineclip.d.ts" />
+import { clipPolyline } from 'lineclip';
+import type { SheetSize } from '@larchwood/core';
+import { label, path, type Drawing, type Mark, type Point } from './drawing.js';
+import { bar, SHEETS, stretched, TRUE_PRINTER, type Printer } from './paper.js';
+
+export interface TileOptions {
+  readonly size: SheetSize;
+  /** How far neighbours share the drawing, mm. */
+  readonly overlap: number;
+  readonly printer?: Printer;
+  readonly title: string;
+}
+
+/** Room on each sheet for its bars and its name, mm. Bars keep clear of the window. */
+const MARGIN = { left: 13, right: 5, top: 10, bottom: 15 };
+const REGISTER = 4;
+
+interface Tile {
+  readonly name: string;
+  readonly column: number;
+  readonly row: number;
+  /** Part of the drawing that the sheet shows. */
+  readonly box: readonly [left: number, top: number, right: number, bottom: number];
+  readonly marks: readonly Mark[];
+}
+
+/**
+ * A drawing at full size on sheets that are joined edge to edge: a map first, then each sheet with something on it. Sheets
+ * lie as they take fewest. Register crosses stand at the same points of the drawing on both sheets of a join.
+ */
+export function tiled(drawing: Drawing, options: TileOptions): Drawing[] {
+  const printer = options.printer ?? TRUE_PRINTER;
+  const upright = SHEETS[options.size];
+  const lying = { width: upright.height, height: upright.width };
+  const [a, b] = [upright, lying].map((sheet) => layout(drawing, sheet, options.overlap, printer));
+  const { sheet, tiles, columns, rows } = a!.tiles.length <= b!.tiles.length ? a! : b!;
+  const filled = tiles.filter(({ marks }) => marks.length > 0);
+  const page = (marks: readonly Mark[]): Drawing => ({ ...sheet, marks: stretched(marks, printer) });
+  // Bars and names stand in true millimetres, and are stretched with the rest.
+  const room = { width: sheet.width / printer.x, height: sheet.height / printer.y };
+  return [
+    page(mapMarks(drawing, filled, columns, rows, options, room)),
+    ...filled.map((tile) => page(tileMarks(tile, filled, options, room))),
+  ];
+}
+
+function layout(
+  drawing: Drawing,
+  sheet: { readonly width: number; readonly height: number },
+  overlap: number,
+  printer: Printer,
+) {
+  const window = {
+    width: sheet.width / printer.x - MARGIN.left - MARGIN.right,
+    height: sheet.height / printer.y - MARGIN.top - MARGIN.bottom,
+  };
+  const count = (size: number, each: number) =>
+    Math.max(1, Math.ceil((size - overlap) / (each - overlap) - 1e-9));
+  const columns = count(drawing.width, window.width);
+  const rows = count(drawing.height, window.height);
+  const tiles = Array.from({ length: rows * columns }, (_, index): Tile => {
+    const [row, column] = [Math.floor(index / columns), index % columns];
+    const left = column * (window.width - overlap);
+    const top = row * (window.height - overlap);
+    const box = [left, top, left + window.width, top + window.height] as const;
+    return { name: `${letter(row)}${column + 1}`, row, column, box, marks: within(drawing.marks, box) };
+  });
+  return { sheet, tiles, columns, rows };
+}
+
+/** Rows are lettered from the top, A to Z and then AA. */
+const letter = (row: number): string =>
+  row < 26 ? String.fromCharCode(65 + row) : letter(Math.floor(row / 26) - 1) + letter(row % 26);
+
+/** What of a drawing lies in a box: lines cut at its sides, words that begin in it. */
+export function within(marks: readonly Mark[], box: Tile['box']): Mark[] {
+  const [left, top, right, bottom] = box;
+  return marks.flatMap((mark): Mark[] => {
+    if (mark.as === 'text') {
+      const [x, y] = mark.at;
+      return x >= left && x <= right && y >= top && y <= bottom ? [mark] : [];
+    }
+    const points = mark.closed && mark.points[0] ? [...mark.points, mark.points[0]] : mark.points;
+    if (points.length < 2) return [];
+    return clipPolyline(points, box).map((part) => ({ ...mark, points: part, closed: false }));
+  });
+}
+
+function tileMarks(
+  { name, row, column, box, marks }: Tile,
+  tiles: readonly Tile[],
+  { title, size, overlap }: TileOptions,
+  room: { readonly width: number; readonly height: number },
+): Mark[] {
+  const shift = ([x, y]: Point): Point => [x - box[0] + MARGIN.left, y - box[1] + MARGIN.top];
+  const moved = marks.map((mark): Mark =>
+    mark.as === 'path' ? { ...mark, points: mark.points.map(shift) } : { ...mark, at: shift(mark.at) },
+  );
+  const neighbour = (dx: number, dy: number) =>
+    tiles.find((tile) => tile.column === column + dx && tile.row === row + dy);
+  const joins = [
+    { to: neighbour(1, 0), words: 'right' },
+    { to: neighbour(-1, 0), words: 'left' },
+    { to: neighbour(0, 1), words: 'below' },
+    { to: neighbour(0, -1), words: 'above' },
+  ].flatMap(({ to, words }) => (to ? [`${to.name} ${words}`] : []));
+  const [left, top, right, bottom] = box;
+  const half = overlap / 2;
+  // The middle of each overlap, where both neighbours print the same cross.
+  const crosses = [left + half, right - half].flatMap((x) =>
+    [top + half, bottom - half].map((y): Point => [x, y]),
+  );
+  const frame = [
+    [left, top],
+    [right, top],
+    [right, bottom],
+    [left, bottom],
+  ].map(([x, y]) => shift([x!, y!]));
+  return [
+    ...moved,
+    path('fold', frame, true),
+    ...crosses.flatMap((at) => cross(shift(at))),
+    label([MARGIN.left, 7], 4.2, name, { bold: true }),
+    label(
+      [MARGIN.left + 14, 7],
+      2.8,
+      `${title}, full size. Joins ${joins.join(', ') || 'nothing'}: lay cross on cross.`,
+    ),
+    label([room.width - MARGIN.right, 7], 2.8, size, { anchor: 'end' }),
+    ...bars(room),
+  ];
+}
+
+const cross = ([x, y]: Point): Mark[] => [
+  path('bar', [
+    [x - REGISTER, y],
+    [x + REGISTER, y],
+  ]),
+  path('bar', [
+    [x, y - REGISTER],
+    [x, y + REGISTER],
+  ]),
+];
+
+/** 200 mm and 8 in, in both directions, on every sheet. */
+function bars({ width, height }: { readonly width: number; readonly height: number }): Mark[] {
+  const start = (size: number, length: number, wanted: number) => Math.min(wanted, (size - length) / 2);
+  const flat = (length: number, y: number, text: string): Mark[] => {
+    const x = start(width, length, MARGIN.left);
+    const [line, first, last] = bar([x, y], length, '', false);
+    return [line!, first!, last!, label([x + length / 2, y - 1], 2.4, text, { anchor: 'middle' })];
+  };
+  return [
+    ...flat(200, height - 9, '200 mm'),
+    ...flat(203.2, height - 4, '8 in'),
+    ...bar([4, start(height, 200, MARGIN.top)], 200, '200 mm', true),
+    ...bar([9, start(height, 203.2, MARGIN.top)], 203.2, '8 in', true),
+  ];
+}
+
+function mapMarks(
+  drawing: Drawing,
+  tiles: readonly Tile[],
+  columns: number,
+  rows: number,
+  { title, size, overlap, printer }: TileOptions,
+  room: { readonly width: number; readonly height: number },
+): Mark[] {
+  const space = { width: room.width - MARGIN.left - 12, height: room.height - 74 };
+  const extent = {
+    width: Math.max(drawing.width, ...tiles.map(({ box }) => box[2])),
+    height: Math.max(drawing.height, ...tiles.map(({ box }) => box[3])),
+  };
+  const scale = Math.min(space.width / extent.width, space.height / extent.height);
+  const put = ([x, y]: Point): Point => [MARGIN.left + 4 + x * scale, 46 + y * scale];
+  const shown = drawing.marks.flatMap((mark): Mark[] =>
+    mark.as === 'path' ? [{ ...mark, stroke: 'thin', points: mark.points.map(put) }] : [],
+  );
+  const corrected =
+    printer && (printer.x !== 1 || printer.y !== 1)
+      ? `Printer corrected: ${((printer.x - 1) * 100).toFixed(2)} % across, ${((printer.y - 1) * 100).toFixed(2)} % along.`
+      : 'Printer not corrected: measure the bars, and type what they measure.';
+  return [
+    label([MARGIN.left, 9], 5, title, { bold: true }),
+    label(
+      [MARGIN.left, 16],
+      3.2,
+      `Map of ${tiles.length} sheets ${size}, ${columns} across and ${rows} down; they overlap by ${overlap} mm.`,
+    ),
+    label(
+      [MARGIN.left, 22],
+      3.2,
+      'Print without scaling. Measure the four bars on a sheet: each must be as long as it says.',
+    ),
+    label([MARGIN.left, 28], 3.2, corrected),
+    label(
+      [MARGIN.left, 34],
+      3.2,
+      'Trim one edge of each join to its line, lay cross on cross, tape. Then check a long dimension.',
+    ),
+    ...shown,
+    ...tiles.flatMap(({ name, box: [left, top, right, bottom] }) => [
+      path(
+        'bar',
+        (
+          [
+            [left, top],
+            [right, top],
+            [right, bottom],
+            [left, bottom],
+          ] as Point[]
+        ).map(put),
+        true,
+      ),
+      label(put([(left + right) / 2, (top + bottom) / 2]), 4, name, { anchor: 'middle', bold: true }),
+    ]),
+    ...bars(room),
+  ];
+}
