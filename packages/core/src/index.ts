@@ -126,6 +126,7 @@ export {
   type Setting,
   type Working,
 } from './fixture/fixture.js';
+export { makeUps, type MakeUp } from './fixture/makeUp.js';
 export { study, type Spread, type Study } from './fixture/study.js';
 export { summaryOf, type SchoolSummary } from './fixture/compare.js';
 export { cellText, displayOf, digitsFor, readingText } from './fixture/readingText.js';

@@ -10,6 +10,8 @@ export function DrawingView({
   readonly title: string;
   readonly className?: string;
 }) {
+  // A drawing of metres, shown small: its lines would vanish.
+  const large = drawing.width > LARGE;
   return (
     <svg
       viewBox={`0 0 ${drawing.width} ${drawing.height}`}
@@ -23,7 +25,13 @@ export function DrawingView({
         if (mark.as === 'path') {
           const { width, dashes } = STROKES[mark.stroke];
           return (
-            <path key={index} d={pathData(mark)} strokeWidth={width} strokeDasharray={dashes.join(' ')} />
+            <path
+              key={index}
+              d={pathData(mark)}
+              strokeWidth={large ? 2.4 * width : width}
+              strokeDasharray={large ? undefined : dashes.join(' ')}
+              vectorEffect={large ? 'non-scaling-stroke' : undefined}
+            />
           );
         }
         const [x, y] = mark.at;
@@ -47,3 +55,6 @@ export function DrawingView({
     </svg>
   );
 }
+
+/** Drawings wider than this are shown smaller than their lines allow; mm. */
+const LARGE = 600;

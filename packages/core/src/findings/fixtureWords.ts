@@ -1,4 +1,4 @@
-import { asSentence, nameInText } from '../words.js';
+import { asSentence } from '../words.js';
 import type { Words } from './words.js';
 
 /** What is said of fixtures. */
@@ -33,8 +33,8 @@ export const FIXTURE_WORDS: Words = {
     remedies: ['Add thinner washers or sheet under On hand', 'Bring the middle plane a little off the board'],
   }),
   'stack-not-made': ({ of, mm }) => ({
-    title: `Piece ${of('mark')}: blocks leave a gap`,
-    text: `${mm('wanted')} wanted; blocks on hand make ${mm('nearest')}. A wedge takes the rest.`,
+    title: `Blocks leave a gap under ${of('count')} ${Number(of('count')) === 1 ? 'tube' : 'places'}`,
+    text: `The worst under piece ${of('mark')}: ${mm('wanted')} wanted; what is left on hand makes ${mm('nearest')}. A wedge takes the rest.`,
     remedies: ['Cut a wedge', 'Add boards under On hand'],
   }),
   'table-too-small': ({ mm }) => ({
@@ -69,7 +69,7 @@ export const FIXTURE_WORDS: Words = {
   }),
   'fixture-in-torch': ({ of, mm }) => ({
     title: `${asSentence(of('part'))} is in the torch’s way`,
-    text: `${mm('gap')} from the joint of piece ${of('mark')}; ${mm('wanted')} wanted.${of('others') === '' ? '' : ` Near one too: ${nameInText(of('others'))}.`}`,
+    text: `${mm('gap')} from the joint of piece ${of('mark')}; ${mm('wanted')} wanted.${of('others') === '' ? '' : ` Near one too: ${of('others')}.`}`,
     remedies: ['Shift it away from the joint', 'Tack there, and weld it off the fixture'],
   }),
 };
