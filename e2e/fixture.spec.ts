@@ -291,6 +291,7 @@ for (const [kind, rider] of [
     expect(patterns.length).toBeGreaterThan(1);
     await station(page, 'Fixture');
     const boxes = page.getByRole('checkbox', { name: /: set$/ });
+    await expect(boxes.first()).toBeVisible();
     const count = await boxes.count();
     expect(count).toBeGreaterThan(7);
     for (let at = 0; at < count; at += 1) await boxes.nth(at).check();

@@ -26,15 +26,17 @@ export function patternSheets(cuts: readonly PieceCut[], options: SheetOptions):
   // Drawn in true millimetres, then stretched with the printer's correction.
   const [width, height] = [sheet.width / printer.x, sheet.height / printer.y];
   const room = { width: width - MARGIN.left - MARGIN.right, height: height - MARGIN.top - MARGIN.bottom };
-  const strips = cuts.flatMap((cut) => stripsOf(cut, options.paperThickness, options.display));
-  for (const strip of strips) {
-    const fits = (w: number, h: number) => strip.width <= w && strip.height <= h;
-    if (!fits(room.width, room.height) && !fits(room.height, room.width)) {
-      throw new PatternTooLarge(
-        `Piece ${strip.title} needs ${strip.width.toFixed(0)} × ${strip.height.toFixed(0)} mm of paper: more than one ${options.size} sheet holds.`,
-      );
-    }
-  }
+  const fits = ({ width: w, height: h }: Strip): boolean =>
+    (w <= room.width && h <= room.height) || (h <= room.width && w <= room.height);
+  const strips = cuts.flatMap((cut) => {
+    const usual = stripsOf(cut, options.paperThickness, options.display);
+    return usual.every(fits) ? usual : stripsOf(cut, options.paperThickness, options.display, true);
+  });
+  const large = strips.find((strip) => !fits(strip));
+  if (large)
+    throw new PatternTooLarge(
+      `Piece ${large.title} needs ${large.width.toFixed(0)} × ${large.height.toFixed(0)} mm of paper: more than one ${options.size} sheet holds.`,
+    );
   const packer = new MaxRectsPacker<Strip>(room.width, room.height, GAP, {
     smart: false,
     pot: false,

@@ -28,12 +28,18 @@ const JOINED_AT_MOST = 235;
  * The wraps of a piece: one that carries both cut edges, placed to each other by the match line, where the piece is straight
  * and short enough for a sheet; else one for each end.
  */
-export function stripsOf(cut: PieceCut, paperThickness: number, display: LengthDisplay): readonly Strip[] {
+export function stripsOf(
+  cut: PieceCut,
+  paperThickness: number,
+  display: LengthDisplay,
+  /** One for each end in any case, for a sheet that does not hold both on one. */
+  separate = false,
+): readonly Strip[] {
   const [start, end] = cut.ends;
   const height = cut.betweenCentres + start.edge.longest.at + end.edge.longest.at;
   const room = cut.betweenCentres + start.edge.shortest.at + end.edge.shortest.at;
   const straight = start.straight === Infinity && end.straight === Infinity;
-  if (straight && height <= JOINED_AT_MOST && room >= JOINED_ROOM && sameOutline(start, end))
+  if (!separate && straight && height <= JOINED_AT_MOST && room >= JOINED_ROOM && sameOutline(start, end))
     return [joinedStrip(cut, paperThickness, display)];
   const bases = cut.ends.map((each) => Math.ceil(SLEEVE + (each.slot?.depth ?? 0) - each.edge.shortest.at));
   const apart = cut.betweenCentres - bases[0]! - bases[1]!;
