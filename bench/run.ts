@@ -1,4 +1,5 @@
 import { copeAgainstMesh, largestFrame } from './frame.js';
+import { fixtures } from './fixture.js';
 import { planInNode } from './plan.js';
 import { applicationInChromium } from './browser.js';
 
@@ -7,6 +8,7 @@ import { applicationInChromium } from './browser.js';
  */
 const only = process.argv[2];
 if (only === undefined || only === 'plan') planInNode();
+if (only === undefined || only === 'fixture') fixtures();
 if (only === undefined || only === 'frame') {
   largestFrame();
   await copeAgainstMesh();

@@ -135,7 +135,7 @@ test('a wall-board for a bicycle: washers on hand, a board too small, and the sh
 test('a kart on a table: its stop-block list, and a school that cannot hold it', async ({ page }) => {
   await newBrief(page, 'Blocks', { kind: 'Kart' });
   await station(page, 'Fixture');
-  await expect(row(page, /Block 1, against its/).first()).toBeVisible();
+  await expect(row(page, /Block 1, left edge/).first()).toBeVisible();
   await choose(page, 'School of fixture', 'Wall-board');
   await expect(page.getByRole('heading', { name: 'Wall-board: not for this frame' })).toBeVisible();
   await expect(page.getByText(/two kingpins beside the middle plane/)).toBeVisible();
@@ -201,7 +201,10 @@ test('how exact, and the same trike in two schools', async ({ page }) => {
   await tab(page, 'How exact');
   await expect(page.getByText(/drawn in \d\.\d s/)).toBeVisible({ timeout: 15_000 });
   await expect(page.getByRole('img', { name: /^Trail: 95 of 100 between/ })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Which settings matter: trail' })).toBeVisible();
+  await choose(page, 'Ranked by', 'Head tube leans sideways');
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'across from the middle line' }).first(),
+  ).toBeVisible();
   await tab(page, 'Compare');
   await choose(page, 'Second school', 'Floor line and string');
   const trail = page.getByRole('row', { name: /^Trail/ }).first();

@@ -18,12 +18,13 @@ interface View {
   readonly press?: RegExp;
   /** What is typed then. */
   readonly type?: string;
+  /** How long it takes to be drawn, ms. */
+  readonly wait?: number;
 }
 const VIEWS: readonly View[] = [
   { file: 'workshop', path: '/' },
   { file: 'stance', build: 'Ferry Road tourer', path: '/stance' },
   { file: 'brief', build: 'Heron Hill 125', path: '/brief' },
-  { file: 'plan-view', build: 'Paddock kart', path: '/stance?show=plan' },
   { file: 'sweep', build: 'Paddock kart', path: '/stance?show=sweep' },
   { file: 'stance-night-inches', build: 'Lock keeper', path: '/stance', theme: 'night' },
   { file: 'seat', build: 'Paddock kart', path: '/seat' },
@@ -31,14 +32,15 @@ const VIEWS: readonly View[] = [
   { file: 'mass', build: 'Canal tadpole', path: '/seat?show=mass' },
   { file: 'tipping', build: 'Market delta', path: '/seat?show=tipping' },
   { file: 'tubes', build: 'Ferry Road tourer', path: '/tubes', press: /Top tube/ },
-  { file: 'frame-cargo', build: 'Quay carrier', path: '/tubes?show=space' },
   { file: 'frame-motorcycle', build: 'Heron Hill 125', path: '/tubes?show=space', press: /Down tube/ },
-  { file: 'frame-trike', build: 'Canal tadpole', path: '/tubes?show=space' },
   { file: 'frame-kart', build: 'Paddock kart', path: '/tubes?show=plan' },
   { file: 'frame-buggy', build: 'Alder Wood buggy', path: '/tubes?show=space', press: /Main hoop/ },
   { file: 'joints', build: 'Ferry Road tourer', path: '/joints', press: /Down tube/ },
   { file: 'patterns', build: 'Ferry Road tourer', path: '/patterns' },
-  { file: 'fixture', build: 'Ferry Road tourer', path: '/fixture' },
+  { file: 'fixture', build: 'Ferry Road tourer', path: '/fixture', press: /^Head post, tilt/ },
+  { file: 'fixture-table', build: 'Paddock kart', path: '/fixture', press: /^3-D/, wait: 2500 },
+  { file: 'fixture-study', build: 'Market delta', path: '/fixture?show=study', wait: 2500 },
+  { file: 'fixture-paper', build: 'Heron Hill 125', path: '/fixture?show=paper', wait: 800 },
 ];
 
 const folder = mkdtempSync(join(tmpdir(), 'larchwood-pictures-'));
@@ -66,7 +68,7 @@ try {
     if (view.press) await page.getByRole('button', { name: view.press }).first().click();
     if (view.type) await page.keyboard.type(view.type);
     await page.mouse.move(2, 790);
-    await page.waitForTimeout(300);
+    await page.waitForTimeout(view.wait ?? 300);
     await page.screenshot({ path: join(target, `${view.file}.png`) });
     await page.close();
   }

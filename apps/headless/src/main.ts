@@ -4,9 +4,12 @@ import { parseArgs } from 'node:util';
 import {
   clearanceFindings,
   clearancesOf,
+  fixtureDetails,
   findingText,
   planBuild,
   readDocumentText,
+  type BuildDocument,
+  type FixtureDetails,
   type Plan,
 } from '@larchwood/core';
 import {
@@ -14,12 +17,20 @@ import {
   frameGltf,
   frameStl,
   drawingsToPdf,
+  drawingToDxf,
   drawingToSvg,
+  fixtureSheets,
+  fullSizeDrawing,
   patternSheets,
   pieceDrawing,
+  settingsCsv,
+  tiled,
 } from '@larchwood/outputs';
 
 const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR]';
+
+/** Paper beyond the frame on the full-size plan, mm. */
+const PLAN_MARGIN = 60;
 
 class Refused extends Error {}
 
@@ -37,13 +48,14 @@ async function main(): Promise<void> {
       planned.refusals.map((refusal) => `${file}: ${refusal.where}: ${refusal.message}`).join('\n'),
     );
   const { plan } = planned;
-  if (out !== undefined) await writePack(plan, out);
+  const details = fixtureDetails({ document: read.document, ...plan });
+  if (out !== undefined) await writePack(read.document, plan, details, out);
   const clearances = clearancesOf(read.document, plan);
   const findings = [...plan.findings, ...clearanceFindings(clearances)].map((finding) => ({
     ...finding,
     words: findingText(finding, plan.units),
   }));
-  process.stdout.write(`${JSON.stringify({ ...plan, clearances, findings }, plainly, 1)}\n`);
+  process.stdout.write(`${JSON.stringify({ ...plan, details, clearances, findings }, plainly, 1)}\n`);
 }
 
 function argumentsOf(args: string[]): { file: string; out: string | undefined } {
@@ -64,9 +76,14 @@ function argumentsOf(args: string[]): { file: string; out: string | undefined } 
 /** Section outlines are the same for every end of a tube and say nothing that the section does not. */
 const plainly = (key: string, value: unknown): unknown => (key === 'outline' ? undefined : value);
 
-/** All patterns as one PDF and each piece as an SVG, the cut list, and the frame in space. */
-async function writePack(plan: Plan, directory: string): Promise<void> {
-  const { size, thickness } = plan.paper;
+/** All patterns as one PDF and each piece as an SVG, the cut list, the frame in space, the fixture and the full-size plan. */
+async function writePack(
+  document: BuildDocument,
+  plan: Plan,
+  details: FixtureDetails,
+  directory: string,
+): Promise<void> {
+  const { size, thickness, overlap, printer } = plan.paper;
   await mkdir(directory, { recursive: true });
   const sheets = patternSheets(plan.cuts, {
     size,
@@ -79,6 +96,19 @@ async function writePack(plan: Plan, directory: string): Promise<void> {
   await writeFile(join(directory, 'frame.glb'), await frameGltf(plan, plan.name));
   await writeFile(join(directory, 'frame.stl'), frameStl(plan, plan.name));
   await writeFile(join(directory, 'patterns.pdf'), await drawingsToPdf(sheets, `${plan.name}: patterns`));
+  if (plan.fixture.refused === undefined) {
+    const sheets = fixtureSheets(document, plan, details, { size });
+    await writeFile(join(directory, 'fixture.pdf'), await drawingsToPdf(sheets, `${plan.name}: fixture`));
+    await writeFile(join(directory, 'settings.csv'), settingsCsv(document, plan.fixture));
+  }
+  if (plan.frame.pieces.length > 0) {
+    const whole = fullSizeDrawing(plan, PLAN_MARGIN);
+    const title = `${plan.name}: plan`;
+    const tiles = tiled(whole, { size, overlap, printer, title });
+    await writeFile(join(directory, 'plan.svg'), drawingToSvg(whole, title));
+    await writeFile(join(directory, 'plan.dxf'), drawingToDxf(whole));
+    await writeFile(join(directory, 'plan.pdf'), await drawingsToPdf(tiles, title));
+  }
   for (const cut of plan.cuts) {
     await writeFile(
       join(directory, `piece-${cut.mark}.svg`),

@@ -5,14 +5,14 @@ import { FILE_SUFFIX, LARGEST_DOCUMENT, readDocumentText, type Fault } from '@la
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { Button } from '../parts/Button';
-import { Dialog } from '../parts/Dialog';
+import { FaultsDialog, type RefusedFile } from '../parts/FaultsDialog';
 
 /** Opens a build file; one that cannot be read is refused with the path of each fault, and nothing changes. */
 export function ImportButton() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
-  const [refused, setRefused] = useState<{ readonly file: string; readonly faults: readonly Fault[] }>();
+  const [refused, setRefused] = useState<RefusedFile>();
 
   const take = async (file: File) => {
     const refuse = (faults: readonly Fault[]) => setRefused({ file: file.name, faults });
@@ -52,21 +52,7 @@ export function ImportButton() {
         }}
       />
       <Button onClick={() => input.current?.click()}>Open a file</Button>
-      <Dialog
-        open={refused !== undefined}
-        onClose={() => setRefused(undefined)}
-        title={`${refused?.file ?? 'The file'} cannot be opened`}
-        about="Nothing was changed, here or in the file."
-      >
-        <ul className="rows max-h-80 overflow-y-auto border-y border-rule">
-          {refused?.faults.map((fault) => (
-            <li key={fault.path + fault.message} className="py-1.5">
-              <span className="figure block text-[13px] text-quiet">{fault.path}</span>
-              {fault.message}
-            </li>
-          ))}
-        </ul>
-      </Dialog>
+      <FaultsDialog refused={refused} taken="opened" onClose={() => setRefused(undefined)} />
     </>
   );
 }

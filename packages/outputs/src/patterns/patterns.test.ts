@@ -44,14 +44,17 @@ describe('a pattern on paper, rendered by poppler', () => {
     },
   );
 
-  it.each(['A4', 'Letter', 'A3', 'Tabloid'] as const)('%s holds the patterns of every starting set', (size) => {
-    for (const [kind, set] of EVERY_SET) {
-      const { cuts } = planMade(made(kind, set));
-      const marks = patternSheets(cuts, { ...options, size }).flatMap((sheet) => sheet.marks);
-      const words = marks.map((mark) => (mark.as === 'text' ? mark.text : '')).join(' ');
-      for (const { mark, name } of cuts) expect(words, `${kind} ${mark}`).toContain(`${mark} ${name}`);
-    }
-  });
+  it.each(['A4', 'Letter', 'A3', 'Tabloid'] as const)(
+    '%s holds the patterns of every starting set',
+    (size) => {
+      for (const [kind, set] of EVERY_SET) {
+        const { cuts } = planMade(made(kind, set));
+        const marks = patternSheets(cuts, { ...options, size }).flatMap((sheet) => sheet.marks);
+        const words = marks.map((mark) => (mark.as === 'text' ? mark.text : '')).join(' ');
+        for (const { mark, name } of cuts) expect(words, `${kind} ${mark}`).toContain(`${mark} ${name}`);
+      }
+    },
+  );
 
   it('the cut line is the cope to 0.1 mm, round a girth of pi (D + paper)', async () => {
     const [sheet] = measurePdf(await drawingsToPdf(patternSheets([cut('4')], options), 'test'));

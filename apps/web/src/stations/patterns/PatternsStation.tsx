@@ -1,6 +1,4 @@
-import { wrap } from 'comlink';
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
 import { fileStem, SHEET_SIZES, type BuildDocument, type SheetSize } from '@larchwood/core';
 import { cutListCsv, drawingToSvg, patternSheets, pieceDrawing, type Drawing } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
@@ -11,7 +9,7 @@ import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { DrawingView } from '../../parts/DrawingView';
 import { download } from '../../parts/download';
-import type { PdfMaker } from './pdf.worker';
+import { useMaker } from './useMaker';
 
 const ALL = 'all';
 
@@ -19,7 +17,7 @@ const ALL = 'all';
 export function PatternsStation() {
   const { document, plan, edit, settle } = useEditor();
   const [which, setWhich] = useState(ALL);
-  const [busy, setBusy] = useState(false);
+  const { busy, make } = useMaker();
   const { paper } = document;
   const chosen = plan?.cuts.find((cut) => cut.piece === which);
   const cuts = useMemo(() => (chosen ? [chosen] : (plan?.cuts ?? [])), [chosen, plan]);
@@ -35,33 +33,16 @@ export function PatternsStation() {
     edit('paper', (before) => ({ ...before, paper: { ...before.paper, ...part } }));
   const base = `${fileStem(document.name)}-${chosen ? `piece-${chosen.mark}` : 'patterns'}`;
 
-  const makePdf = async () => {
-    setBusy(true);
-    const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
-    try {
-      const bytes = await wrap<PdfMaker>(worker).patterns(cuts, options);
-      download(bytes as BlobPart, 'application/pdf', `${base}.pdf`);
-    } catch (error) {
-      toast(`The PDF could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
-    } finally {
-      worker.terminate();
-      setBusy(false);
-    }
-  };
-  const makeSolid = async (as: 'gltf' | 'stl') => {
-    if (!plan) return;
-    setBusy(true);
-    const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
-    try {
-      const bytes = await wrap<PdfMaker>(worker).solid(document, as);
-      const [type, suffix] = as === 'gltf' ? ['model/gltf-binary', 'glb'] : ['model/stl', 'stl'];
-      download(bytes as BlobPart, type, `${fileStem(document.name)}-frame.${suffix}`);
-    } catch (error) {
-      toast(`The file could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
-    } finally {
-      worker.terminate();
-      setBusy(false);
-    }
+  const makePdf = () =>
+    make({
+      type: 'application/pdf',
+      name: `${base}.pdf`,
+      make: (maker) => maker.patterns(cuts, options),
+    });
+  const makeSolid = (as: 'gltf' | 'stl') => {
+    const [type, suffix] = as === 'gltf' ? ['model/gltf-binary', 'glb'] : ['model/stl', 'stl'];
+    const name = `${fileStem(document.name)}-frame.${suffix}`;
+    return make({ type: type, name, make: (maker) => maker.solid(document, as) });
   };
   const makeSvg = () => {
     if (chosen)
