@@ -99,7 +99,7 @@ test('a wall-board for a bicycle: washers on hand, a board too small, and the sh
   await choose(page, 'School of fixture', 'Wall-board');
   await expect(row(page, /Centre line, base edge/).first()).toBeVisible();
   await tab(page, 'Lists');
-  await expect(page.getByRole('row', { name: /block 18/ }).first()).toBeVisible();
+  await expect(page.getByRole('row', { name: /block 18 mm/ }).first()).toBeVisible();
   // Nothing but blocks of 20: no stack makes the shims; the nearest and the error are told.
   await tab(page, 'Profile');
   const remove = page.getByRole('button', { name: /^Take out .*, row 9$/ });
@@ -146,10 +146,10 @@ test('a kart on a table: its stop-block list, and a school that cannot hold it',
     .click();
   await tab(page, 'Lists');
   await expect(page.getByRole('heading', { name: /^Stop blocks/ })).toBeVisible();
-  const note = await page.getByText(/blocks, .* m of square tube/).innerText();
-  const [, blocks, metres] = /^(\d+) blocks, ([\d.]+) m/.exec(note)!;
+  const note = await page.getByText(/blocks, .* mm of square tube/).innerText();
+  const [, blocks, length] = /^(\d+) blocks, ([\d.]+) mm/.exec(note)!;
   // 80 mm each; a row for each, and its head.
-  expect(Number(metres)).toBeCloseTo(Number(blocks) * 0.08, 2);
+  expect(Number(length)).toBe(Number(blocks) * 80);
   await expect(page.getByRole('region', { name: 'Stop blocks' }).getByRole('row')).toHaveCount(
     1 + Number(blocks),
   );

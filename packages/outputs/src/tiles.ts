@@ -1,7 +1,7 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- an ambient module has no name to import
 /// <reference path="./lineclip.d.ts" />
 import { clipPolyline } from 'lineclip';
-import type { SheetSize } from '@larchwood/core';
+import { lengthBothWays, type SheetSize } from '@larchwood/core';
 import { label, path, type Drawing, type Mark, type Point } from './drawing.js';
 import { bar, SHEETS, stretched, TRUE_PRINTER, type Printer } from './paper.js';
 
@@ -187,7 +187,7 @@ function mapMarks(
     label(
       [MARGIN.left, 16],
       3.2,
-      `Map of ${tiles.length} sheets ${size}, ${columns} across and ${rows} down; they overlap by ${overlap} mm.`,
+      `Map of ${tiles.length} sheets ${size}, ${columns} across and ${rows} down; they overlap by ${lengthBothWays(overlap)}.`,
     ),
     label(
       [MARGIN.left, 22],

@@ -67,6 +67,11 @@ export const FIXTURE_WORDS: Words = {
     text: `By ${mm('by')}, as both are drawn.`,
     remedies: ['Shift it along its tube', 'Make it shorter'],
   }),
+  'arm-crosses-tube': ({ of }) => ({
+    title: `${asSentence(of('part'))} crosses piece ${of('mark')}`,
+    text: `A straight one would pass through the tube.${of('others') === '' ? '' : ` So would ${of('others')}.`}`,
+    remedies: ['Crank it past the tube', 'Hold the point from another side'],
+  }),
   'fixture-in-torch': ({ of, mm }) => ({
     title: `${asSentence(of('part'))} is in the torch’s way`,
     text: `${mm('gap')} from the joint of piece ${of('mark')}; ${mm('wanted')} wanted.${of('others') === '' ? '' : ` Near one too: ${of('others')}.`}`,
