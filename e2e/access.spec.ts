@@ -14,7 +14,7 @@ for (const [theme, rules] of THEMES) {
   test.describe(`${theme} shop`, () => {
     test.beforeEach(async ({ page }) => {
       // Seven scans and more, on a machine that may be slow or busy: thirty seconds where it is not.
-      test.setTimeout(240_000);
+      test.setTimeout(150_000);
       await page.addInitScript((chosen) => localStorage.setItem('larchwood:theme', chosen), theme);
     });
 

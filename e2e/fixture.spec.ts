@@ -256,7 +256,7 @@ test('a profile is kept in the workshop, taken by another build, saved and opene
 
 for (const theme of ['day', 'night'] as const)
   test(`every view of a fixture is accessible, ${theme}`, async ({ page }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(120_000);
     await page.addInitScript((chosen) => localStorage.setItem('larchwood:theme', chosen), theme);
     const rules = theme === 'day' ? undefined : ['color-contrast'];
     await newBrief(page, `Access fixture ${theme}`, { kind: 'Kart' });

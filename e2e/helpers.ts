@@ -74,6 +74,7 @@ const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
  * without the second page that joins the results of frames, a scan is faster and cannot leave the view in the background.
  */
 export async function violations(page: Page, only?: string[]): Promise<string[]> {
+  await page.bringToFront();
   const axe = new AxeBuilder({ page }).setLegacyMode(true);
   const found = await (only ? axe.withRules(only) : axe.withTags(TAGS)).analyze();
   return found.violations.map(

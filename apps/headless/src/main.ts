@@ -4,7 +4,9 @@ import { parseArgs } from 'node:util';
 import {
   clearanceFindings,
   clearancesOf,
+  findSchool,
   fixtureDetails,
+  sizeIn,
   findingText,
   planBuild,
   readDocumentText,
@@ -28,9 +30,6 @@ import {
 } from '@larchwood/outputs';
 
 const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR]';
-
-/** Paper beyond the frame on the full-size plan, mm. */
-const PLAN_MARGIN = 60;
 
 class Refused extends Error {}
 
@@ -102,7 +101,7 @@ async function writePack(
     await writeFile(join(directory, 'settings.csv'), settingsCsv(document, plan.fixture));
   }
   if (plan.frame.pieces.length > 0) {
-    const whole = fullSizeDrawing(plan, PLAN_MARGIN);
+    const whole = fullSizeDrawing(plan, sizeIn({ document, ...plan }, findSchool('plan')!, 'margin'));
     const title = `${plan.name}: plan`;
     const tiles = tiled(whole, { size, overlap, printer, title });
     await writeFile(join(directory, 'plan.svg'), drawingToSvg(whole, title));

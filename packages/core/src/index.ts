@@ -111,7 +111,7 @@ export type {
   School,
   Stock,
 } from './fixture/school.js';
-export { contextOf, profileOf, standardProfile, type Built } from './fixture/context.js';
+export { contextOf, profileOf, sizeIn, standardProfile, type Built } from './fixture/context.js';
 export { KEY_IDS, keysOf, type KeyId, type Keys, type Places } from './fixture/keys.js';
 export { measurerOf, type Measurer, type OutcomeDefinition } from './fixture/outcomes.js';
 export {
