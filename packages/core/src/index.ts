@@ -58,7 +58,7 @@ export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame
 export { outlineOf, type Outline } from './frame/outline.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
 export { onPlate } from './frame/plates.js';
-export { centreLine, EYE, isEndOn, pieceOutline, type OnPaper, type Seen } from './frame/silhouette.js';
+export { centreLine, EYE, isEndOn, pieceOutline, type Seen } from './frame/silhouette.js';
 export {
   chooseSection,
   nextPiece,
@@ -101,22 +101,11 @@ export type { Interference } from './joints/interference.js';
 export type { SawAngles } from './joints/planar.js';
 export type { Twinning } from './joints/twins.js';
 export { SCHOOLS, findSchool } from './fixture/registry.js';
-export type {
-  Column,
-  Context as FixtureContext,
-  FixtureCheck,
-  FixtureList,
-  Measure,
-  Scale,
-  School,
-  Stock,
-} from './fixture/school.js';
+export type { FixtureCheck, FixtureList, Measure, Scale, School, Stock } from './fixture/school.js';
 export { contextOf, profileOf, sizeIn, standardProfile, type Built } from './fixture/context.js';
-export { KEY_IDS, keysOf, type KeyId, type Keys, type Places } from './fixture/keys.js';
-export { measurerOf, type Measurer, type OutcomeDefinition } from './fixture/outcomes.js';
+export { keysOf, type Keys } from './fixture/keys.js';
 export {
   fixtureDetails,
-  fixtureOf,
   mainView,
   settle,
   workOf,
@@ -129,25 +118,9 @@ export {
 export { makeUps, type MakeUp } from './fixture/makeUp.js';
 export { study, type Spread, type Study } from './fixture/study.js';
 export { summaryOf, type SchoolSummary } from './fixture/compare.js';
-export { cellText, displayOf, digitsFor, readingText } from './fixture/readingText.js';
-export {
-  PROFILE_SUFFIX,
-  profileFaults,
-  profileText,
-  readProfile,
-  readProfileText,
-} from './fixture/profile.js';
-export { cornersOf, distanceTo, solidOutline, type Solid } from './fixture/solids.js';
-export { fixtureInTheWay } from './fixture/interference.js';
-export { stackFor, type Stack } from './fixture/stack.js';
-export {
-  straightId,
-  straightMark,
-  straightName,
-  straightsOf,
-  widthAt,
-  type Straight,
-} from './fixture/planar.js';
+export { cellText, displayOf, readingText } from './fixture/readingText.js';
+export { PROFILE_SUFFIX, profileText, readProfile, readProfileText } from './fixture/profile.js';
+export { cornersOf, solidOutline, type Solid } from './fixture/solids.js';
 export type { Finding, Severity, Station } from './findings/finding.js';
 export { findingText, FINDING_CODES, type FindingText } from './findings/catalogue.js';
 export {
