@@ -28,8 +28,18 @@ describe('the plan without a screen', () => {
     expect(plan.cuts[2]!.ends[0].edge.outer).toHaveLength(360);
     expect(plan.findings[0]!.words.title).not.toBe('');
     const files = readdirSync(join(folder, 'pack'));
-    expect(files.filter((name) => name.endsWith('.svg'))).toHaveLength(10);
-    expect(files).toEqual(expect.arrayContaining(['cut-list.csv', 'frame.glb', 'frame.stl']));
+    expect(files.filter((name) => /^piece-.*\.svg$/.test(name))).toHaveLength(10);
+    for (const file of ['cut-list.csv', 'frame.glb', 'frame.stl', 'plan.svg', 'plan.dxf', 'settings.csv'])
+      expect(files).toContain(file);
+    for (const [file, word] of [
+      ['fixture.pdf', 'Settings in setting order'],
+      ['plan.pdf', 'Map of'],
+    ] as const)
+      expect(
+        measurePdf(readFileSync(join(folder, 'pack', file)))
+          .map(({ text }) => text)
+          .join(' '),
+      ).toContain(word);
     expect(measurePdf(readFileSync(join(folder, 'pack', 'patterns.pdf'))).length).toBeGreaterThanOrEqual(2);
   });
   it.each([

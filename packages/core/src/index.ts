@@ -104,17 +104,10 @@ export { SCHOOLS, findSchool } from './fixture/registry.js';
 export type { FixtureCheck, FixtureList, Measure, Scale, School, Stock } from './fixture/school.js';
 export { contextOf, profileOf, sizeIn, standardProfile, type Built } from './fixture/context.js';
 export { keysOf, type Keys } from './fixture/keys.js';
-export {
-  fixtureDetails,
-  mainView,
-  settle,
-  workOf,
-  type Fixture,
-  type FixtureDetails,
-  type Outcome,
-  type Setting,
-  type Working,
-} from './fixture/fixture.js';
+export { fixtureDetails, mainView, type FixtureDetails } from './fixture/fixture.js';
+export type { Fixture, Outcome, Setting } from './fixture/setting.js';
+export { settle } from './fixture/settle.js';
+export { workOf, type Working } from './fixture/working.js';
 export { makeUps, type MakeUp } from './fixture/makeUp.js';
 export { study, type Spread, type Study } from './fixture/study.js';
 export { summaryOf, type SchoolSummary } from './fixture/compare.js';

@@ -1,6 +1,7 @@
 import type { BuildDocument } from './document/schema.js';
 import type { Finding } from './findings/finding.js';
-import { fixtureOf, type Fixture } from './fixture/fixture.js';
+import { fixtureOf } from './fixture/fixture.js';
+import type { Fixture } from './fixture/setting.js';
 import { frameOf, type Frame } from './frame/frame.js';
 import { jointFindings } from './joints/findings.js';
 import { frameWeight, type PieceWeight } from './frame/weight.js';
