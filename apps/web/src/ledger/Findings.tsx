@@ -48,11 +48,15 @@ export function Findings({
         </article>
       ))}
       {findings.map((finding) => (
-        <FindingNote key={`${finding.code}${finding.where.ref}`} finding={finding} units={document.units} />
+        <FindingNote key={keyOf(finding)} finding={finding} units={document.units} />
       ))}
     </section>
   );
 }
+
+/** Code, place and the names in it: one part of a fixture may stand in several tubes. Its figures may change under way. */
+const keyOf = ({ code, where, values }: Finding): string =>
+  [code, where.ref, ...Object.values(values).filter((value) => typeof value === 'string')].join(' ');
 
 function FindingNote({
   finding,
