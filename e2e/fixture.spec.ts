@@ -169,7 +169,7 @@ test('a tiled plan of a motorcycle, corrected for the printer from a measured ba
   await choose(page, 'School of fixture', 'Full-size plan');
   await tab(page, 'Paper');
   await choose(page, 'Sheet size', 'A3');
-  const bar = page.getByLabel('The 200 mm bar across, as measured, mm');
+  const bar = page.getByLabel('The 200 mm bar along the short side, as measured, mm');
   await bar.fill('150');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('alert')).toContainText('more than a printer errs');
@@ -183,7 +183,7 @@ test('a tiled plan of a motorcycle, corrected for the printer from a measured ba
   expect(tiles.length).toBeGreaterThan(4);
   for (const tile of tiles) {
     const lengths = tile.lines.filter((line) => line.length === 2).map(span);
-    // Across as the printer wants it, upright as it is.
+    // Along the short side as the printer wants it, along the long one as it is.
     expect(lengths.some((length) => Math.abs(length - (200 * 200) / 199) < 0.05)).toBe(true);
     expect(lengths.some((length) => Math.abs(length - 200) < 0.05)).toBe(true);
   }

@@ -23,11 +23,14 @@ export function bar([x, y]: Point, length: number, text: string, upright: boolea
   ];
 }
 
-/** What the next print is stretched by, across and along the sheet. */
+/** What the next print is stretched by: x along a sheet's short side, or across a roll; y along its long side. */
 export interface Printer {
   readonly x: number;
   readonly y: number;
 }
+
+/** The same printer as it meets a sheet that lies on its side. */
+export const lyingPrinter = ({ x, y }: Printer): Printer => ({ x: y, y: x });
 export const TRUE_PRINTER: Printer = { x: 1, y: 1 };
 
 /** Marks stretched for a printer that does not print true, about the sheet's corner. */

@@ -3,7 +3,7 @@
 import { clipPolyline } from 'lineclip';
 import { lengthBothWays, type SheetSize } from '@larchwood/core';
 import { label, path, type Drawing, type Mark, type Point } from './drawing.js';
-import { bar, SHEETS, stretched, TRUE_PRINTER, type Printer } from './paper.js';
+import { bar, lyingPrinter, SHEETS, stretched, TRUE_PRINTER, type Printer } from './paper.js';
 
 export interface TileOptions {
   readonly size: SheetSize;
@@ -31,11 +31,12 @@ interface Tile {
  * lie as they take fewest. Register crosses stand at the same points of the drawing on both sheets of a join.
  */
 export function tiled(drawing: Drawing, options: TileOptions): Drawing[] {
-  const printer = options.printer ?? TRUE_PRINTER;
-  const upright = SHEETS[options.size];
-  const lying = { width: upright.height, height: upright.width };
-  const [a, b] = [upright, lying].map((sheet) => layout(drawing, sheet, options.overlap, printer));
-  const { sheet, tiles, columns, rows } = a!.tiles.length <= b!.tiles.length ? a! : b!;
+  const own = options.printer ?? TRUE_PRINTER;
+  const { width, height } = SHEETS[options.size];
+  const upright = layout(drawing, { width, height }, options.overlap, own);
+  const lying = layout(drawing, { width: height, height: width }, options.overlap, lyingPrinter(own));
+  const chosen = upright.tiles.length <= lying.tiles.length ? upright : lying;
+  const { sheet, tiles, columns, rows, printer } = chosen;
   const filled = tiles.filter(({ marks }) => marks.length > 0);
   const page = (marks: readonly Mark[]): Drawing => ({ ...sheet, marks: stretched(marks, printer) });
   // Bars and names stand in true millimetres, and are stretched with the rest.
@@ -67,7 +68,7 @@ function layout(
     const box = [left, top, left + window.width, top + window.height] as const;
     return { name: `${letter(row)}${column + 1}`, row, column, box, marks: within(drawing.marks, box) };
   });
-  return { sheet, tiles, columns, rows };
+  return { sheet, tiles, columns, rows, printer };
 }
 
 /** Rows are lettered from the top, A to Z and then AA. */
@@ -180,7 +181,7 @@ function mapMarks(
   );
   const corrected =
     printer && (printer.x !== 1 || printer.y !== 1)
-      ? `Printer corrected: ${((printer.x - 1) * 100).toFixed(2)} % across, ${((printer.y - 1) * 100).toFixed(2)} % along.`
+      ? `Printer corrected: ${((printer.x - 1) * 100).toFixed(2)} % along the short side, ${((printer.y - 1) * 100).toFixed(2)} % along the long one.`
       : 'Printer not corrected: measure the bars, and type what they measure.';
   return [
     label([MARGIN.left, 9], 5, title, { bold: true }),

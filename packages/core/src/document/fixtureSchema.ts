@@ -81,7 +81,10 @@ export const PaperSchema = closed(
     planOn: literals('Full-size plan on one roll sheet, or on tiles of the sheet size', 'roll', 'tiles'),
     rollWidth: number(200, 2000, 'Roll width, mm'),
     overlap: number(0, 60, 'Overlap of tiles, mm'),
-    printer: closed({ x: factor, y: factor }, 'Correction of the printer, across and along the sheet'),
+    printer: closed(
+      { x: factor, y: factor },
+      'Correction of the printer: x along a sheet’s short side or across a roll, y along its long side',
+    ),
   },
   'Paper',
 );

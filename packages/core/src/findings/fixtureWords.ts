@@ -65,7 +65,7 @@ export const FIXTURE_WORDS: Words = {
   'fixture-in-tube': ({ of, mm }) => ({
     title: `${asSentence(of('part'))} stands in piece ${of('mark')}`,
     text: `By ${mm('by')}, as both are drawn.`,
-    remedies: ['Shift it along its tube', 'Make it shorter'],
+    remedies: ['Shift it, or make it shorter', 'Change the tool’s sizes under Profile'],
   }),
   'arm-crosses-tube': ({ of }) => ({
     title: `${asSentence(of('part'))} crosses piece ${of('mark')}`,
