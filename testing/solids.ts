@@ -28,7 +28,7 @@ const FACETS = 512;
 
 /** A solid of one host surface, with facets so fine that they err by less than 0.005 mm. */
 export function hostSolid(solids: Solids, surface: Surface): Manifold {
-  if (surface.shape === 'torus')
+  if (surface.shape === 'torus' || surface.shape === 'bend' || surface.shape === 'loft')
     throw new Error('A bend as a solid has so many facets that cutting it takes minutes.');
   const { axis, point, length } = surface;
   if (surface.shape === 'cylinder' || surface.shape === 'cone') {

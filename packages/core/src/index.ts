@@ -78,7 +78,8 @@ export {
   swapThrough,
 } from './frame/edit/reshape.js';
 export { frameEdits, withEditsKept, type FrameEdit } from './frame/edits.js';
-export { meshVolume, closedByJoints, pieceMesh, plateMesh, zonesOf, type Mesh } from './solid/mesh.js';
+export { meshVolume, closedByJoints, pieceMesh, plateMesh, type Mesh } from './solid/mesh.js';
+export { zonesOf } from './joints/wall.js';
 export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './frame/weight.js';
 export { findPattern, patternsFor, PATTERNS } from './frame/patterns/registry.js';
 export type { Pattern, PatternOptions } from './frame/patterns/pattern.js';
@@ -94,7 +95,7 @@ export {
 export type { ButtTrim, PieceCut } from './joints/cut.js';
 export { cutPieces } from './joints/pieceCut.js';
 export type { EndCut, EndName } from './joints/endCut.js';
-export { castEdge, edgePoint, WALL_LINES, type Edge, type Extreme } from './joints/edge.js';
+export { castEdge, wallPoint, WALL_LINES, type Edge, type Extreme } from './joints/edge.js';
 export { caster, crossing } from './joints/cast.js';
 export { surfacesOf, type Surface } from './joints/surfaces.js';
 export type { Interference } from './joints/interference.js';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { add, cross, distance, edgePoint, scale, type EndCut, type Plan, type Vector } from '@larchwood/core';
+import { add, cross, distance, scale, wallPoint, type EndCut, type Plan, type Vector } from '@larchwood/core';
 import { CLOSE_UP, tubePart } from './geometry';
 import { STEEL, usePalette } from './palette';
 import { Solids } from './Solids';
@@ -34,7 +34,7 @@ export function JointCloseUp({
   }, [plan, end, palette, offset]);
   const deepest = end.edge.shortest;
   const line = Math.round(deepest.angle) % end.edge.outer.length;
-  const mark = add(edgePoint(end, end.outline.u[line]!, end.outline.v[line]!, deepest.at), offset);
+  const mark = add(wallPoint(end, line, deepest.at), offset);
   return (
     <Stage
       points={points}

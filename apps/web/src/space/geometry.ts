@@ -13,7 +13,7 @@ import {
 import { mergeGeometries } from 'three/addons/utils/BufferGeometryUtils.js';
 import {
   closedByJoints,
-  edgePoint,
+  wallPoint,
   pieceMesh,
   plateMesh,
   type Mesh,
@@ -87,14 +87,12 @@ const edgesOf = (cut: PieceCut, { every, joined }: Detail): BufferGeometry =>
   remembered(edges, cut, `${every} ${joined}`, () => {
     const points: number[] = [];
     for (const end of cut.ends) {
-      const { u, v, innerU, innerV } = end.outline;
-      const rings = [{ lines: end.edge.outer, u, v }];
-      if (!joined) rings.push({ lines: end.edge.inner, u: innerU, v: innerV });
-      for (const { lines, u, v } of rings) {
+      for (const inside of joined ? [false] : [false, true]) {
+        const lines = inside ? end.edge.inner : end.edge.outer;
         const at = (line: number) => {
           const index = line % lines.length;
           const along = Number.isNaN(lines[index]!) ? end.edge.longest.at : lines[index]!;
-          return edgePoint(end, u[index]!, v[index]!, along);
+          return wallPoint(end, index, along, inside);
         };
         for (let line = 0; line < lines.length; line += every) points.push(...at(line), ...at(line + every));
       }

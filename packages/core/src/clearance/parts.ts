@@ -1,6 +1,5 @@
 import type { BuildDocument } from '../document/schema.js';
-import { pointOn } from '../frame/path.js';
-import { acrossOf } from '../frame/sections.js';
+import { rodsAlong } from '../frame/rods.js';
 import type { Plan } from '../plan.js';
 import { THICKNESS } from '../rider/body.js';
 import { figureOf, gripsAt, type Figure } from '../rider/figure.js';
@@ -46,29 +45,13 @@ export interface Pair {
 /** Half thicknesses of metal parts that no tubes stand for yet, mm. Common practice, no source. */
 const METAL = { bar: 12, stem: 16, column: 13, rim: 14, fork: 16, edge: 10 } as const;
 
-/** A bend is taken as so many straight rods: where each begins, as a share of it. */
-const BEND_PARTS = [0, 0.25, 0.5, 0.75];
-
 /** Everything that could meet, as pairs worth sweeping. */
 export function pairsOf(document: BuildDocument, plan: Plan, kind: Kind): Pair[] {
   const { stance } = plan;
   const wheels = wheelParts(plan, kind);
-  const frame = plan.frame.pieces.map(({ member, path, section }): Rods & Body => {
-    const radius = acrossOf(section) / 2;
-    const rods = [
-      ...path.legs.map(({ from, direction, length }) =>
-        capsule(from, along(from, direction, length), radius),
-      ),
-      ...path.arcs.flatMap(({ station, length }) =>
-        BEND_PARTS.map((part) =>
-          capsule(
-            pointOn(path, station + length * part).at,
-            pointOn(path, station + length * (part + 1 / BEND_PARTS.length)).at,
-            radius,
-          ),
-        ),
-      ),
-    ];
+  const frame = plan.frame.pieces.map((piece): Rods & Body => {
+    const { member } = piece;
+    const rods = rodsAlong(piece).map(({ from, to, radius }) => capsule(from, to, radius));
     // Twins are one: the nearer of the two is told.
     const name = `${nameInText(member.name)} (${member.piece})`;
     return { name, sort: 'metal', moves: {}, at: () => rods };

@@ -102,6 +102,15 @@ export const FRAME_WORDS: Words = {
     text: `${of('piece')} is still bent for ${mm('past')} where its cut is deepest: no cutter and no flat pattern fits there.`,
     remedies: ['Move the bend away from the end', 'Choose a smaller radius'],
   }),
+  'cope-past-bend': ({ of, mm }) => ({
+    title: `Piece ${of('mark')}: the cope reaches past the first bend`,
+    text: `The straight before the bend is ${mm('past')} shorter than the cope of ${nameInText(of('piece'))} on ${of('host')} needs; it is drawn as if the tube went on straight.`,
+    remedies: [
+      'Move the bend away from the end',
+      'Choose a smaller radius',
+      'Meet the host at a wider angle',
+    ],
+  }),
   'end-has-no-plane': ({ of }) => ({
     title: `Piece ${of('mark')}: nothing to cut an end against`,
     text: `${of('piece')} ends on a plate or a tube that is not there, or runs along it.`,
@@ -113,7 +122,7 @@ export const FRAME_WORDS: Words = {
     remedies: ['Let one of them run through', `Start with piece ${of('first')}`],
   }),
   'tubes-overlap': ({ of, mm }) => ({
-    title: `Pieces ${of('a')} and ${of('b')} stand in each other`,
+    title: `Pieces ${of('a')} and ${of('b')} overlap`,
     text: `By ${mm('overlap')}, ${mm('along')} along the first; neither is cut for the other.`,
     remedies: ['Cut one to fit the other', 'Move one of them'],
   }),

@@ -1,11 +1,11 @@
-import { edgePoint, WALL_LINES } from '../joints/edge.js';
+import { wallPoint, WALL_LINES } from '../joints/edge.js';
 import type { PieceCut } from '../joints/cut.js';
 import type { EndCut } from '../joints/endCut.js';
 import type { ViewName } from '../stance/dimension.js';
 import { cross, dot, type Vector } from '../vector/vector.js';
 import type { Piece } from './frame.js';
-import { carried, pointOn } from './path.js';
-import { sizeAt } from './sections.js';
+import { halfAcross } from './across.js';
+import { pointOn } from './path.js';
 
 /** A view square to an axis of the vehicle, and where it puts a point on its paper: in mm, pixels or whatever it draws in. */
 export interface Seen {
@@ -65,12 +65,7 @@ function between(piece: Piece, from: number, to: number): number[] {
 /** How far a tube reaches to either side of its axis as the eye sees it, and in which direction. */
 function halfWidth(piece: Piece, station: number, direction: Vector, eye: Vector): [number, Vector] {
   const normal = square(direction, eye);
-  const { width, height } = sizeAt(piece.section, piece.length, station);
-  if (piece.section.shape === 'round') return [Math.max(width, height) / 2, normal];
-  const top = carried(piece.path, piece.top, station);
-  const side = cross(direction, top);
-  const reach = (Math.abs(dot(normal, top)) * height + Math.abs(dot(normal, side)) * width) / 2;
-  return [reach, normal];
+  return [halfAcross(piece, station, normal), normal];
 }
 
 /** Unit vector to the left of a direction, as the eye sees it. */
@@ -104,7 +99,7 @@ function nearEdge(end: EndCut, along: Vector, eye: Vector, view: Seen): OnPaper[
 function edgeAt(end: EndCut, line: number, view: Seen): OnPaper {
   const value = end.edge.outer[line]!;
   const at = Number.isNaN(value) ? end.edge.longest.at : value;
-  return view.at(edgePoint(end, end.outline.u[line]!, end.outline.v[line]!, at));
+  return view.at(wallPoint(end, line, at));
 }
 
 const endOn = (end: EndCut, view: Seen): OnPaper[] =>

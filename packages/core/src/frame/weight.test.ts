@@ -14,7 +14,9 @@ describe('what a frame weighs', () => {
     fc.assert(
       fc.property(fc.array(corner, { minLength: 3, maxLength: 4 }), (corners) => {
         fc.pre(corners.every((each, index) => index === 0 || distance(each, corners[index - 1]!) > 50));
-        const { frame, weights } = planMade(framed([{ id: 'bar', corners, section: round(25), radius: 50 }]));
+        const { frame, weights } = planMade(
+          framed([{ id: 'bar', corners, section: round(4, 0.5), radius: 50 }]),
+        );
         const { path } = frame.pieces[0]!;
         const n = 4000;
         let middle: Vector = [0, 0, 0];
@@ -22,7 +24,7 @@ describe('what a frame weighs', () => {
           const { at } = pointOn(path, (path.length * (index + 0.5)) / n);
           middle = [middle[0] + at[0] / n, middle[1] + at[1] / n, middle[2] + at[2] / n];
         }
-        expect(distance(weights[0]!.at, middle)).toBeLessThan(0.01);
+        expect(distance(weights[0]!.at, middle)).toBeLessThan(0.05);
       }),
       { numRuns: 30 },
     );

@@ -1,8 +1,7 @@
 import type { BuildDocument } from '../document/schema.js';
 import type { PieceCut } from '../joints/cut.js';
 import { add, scale, type Vector } from '../vector/vector.js';
-import type { Frame, Piece } from './frame.js';
-import { pointOn, type Path } from './path.js';
+import type { Frame } from './frame.js';
 
 export interface PieceWeight {
   readonly id: string;
@@ -16,7 +15,7 @@ export interface PieceWeight {
   readonly at: Vector;
 }
 
-/** Mass and centre of every tube and plate. The centre of a tube is that of its centre line: its cut ends hardly move it. */
+/** Mass and centre of gravity of every tube as cut, and of every plate. */
 export function frameWeight({ pieces, plates }: Frame, cuts: readonly PieceCut[]): readonly PieceWeight[] {
   const cutOf = new Map(cuts.map((cut) => [cut.piece, cut]));
   return [
@@ -28,7 +27,7 @@ export function frameWeight({ pieces, plates }: Frame, cuts: readonly PieceCut[]
       group: piece.member.group,
       sort: 'tube',
       mass: cutOf.get(piece.id)?.mass ?? piece.mass,
-      at: middleOf(piece),
+      at: cutOf.get(piece.id)?.centre ?? scale(add(piece.start, piece.end), 0.5),
     })),
     ...plates.map((plate): PieceWeight => ({
       id: plate.id,
@@ -41,24 +40,6 @@ export function frameWeight({ pieces, plates }: Frame, cuts: readonly PieceCut[]
       at: plate.centre,
     })),
   ];
-}
-
-function middleOf({ path, start, end }: Piece): Vector {
-  return path.legs.length === 1 ? scale(add(start, end), 0.5) : middleOfPath(path);
-}
-
-function middleOfPath(path: Path): Vector {
-  const parts = [
-    ...path.legs.map((leg) => ({ length: leg.length, at: pointOn(path, leg.station + leg.length / 2).at })),
-    // An arc's centroid lies sin(a) / a of its radius out from the centre, a being half its angle.
-    ...path.arcs.map((arc) => {
-      const half = (arc.angle * Math.PI) / 360;
-      const { at } = pointOn(path, arc.station + arc.length / 2);
-      const share = Math.sin(half) / half;
-      return { length: arc.length, at: add(scale(at, share), scale(arc.centre, 1 - share)) };
-    }),
-  ];
-  return parts.reduce<Vector>((sum, { length, at }) => add(sum, scale(at, length / path.length)), [0, 0, 0]);
 }
 
 export interface GroupWeight {

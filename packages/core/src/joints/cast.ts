@@ -1,7 +1,10 @@
 import { along, cross, dot, squareTo, subtract, unit, type Vector } from '../vector/vector.js';
-import { WALL_LINES } from '../frame/outline.js';
+import { castAtBend } from './castBend.js';
+import { castAtLoft } from './castLoft.js';
 import { castAtTorus } from './castTorus.js';
-import type { Cast, Lines, Wall } from './lines.js';
+import { inHost } from './hostFrame.js';
+import { keep, met, passed, station } from './kept.js';
+import { FLUSH, GRAZE, type Cast, type Wall } from './lines.js';
 import type { Cone, Cylinder, OvalCylinder, Prism, Surface } from './surfaces.js';
 
 /**
@@ -17,35 +20,17 @@ export function caster(surface: Surface, wall: Wall): Cast {
       return atOval(surface, wall);
     case 'prism':
       return atPrism(surface, wall);
+    case 'loft':
+      return castAtLoft(surface, wall);
     case 'torus':
       return castAtTorus(surface, wall);
+    case 'bend':
+      return castAtBend(surface, wall);
   }
 }
 
-/** A line that passes a surface by less than this still touches it: tubes of one size meet at a tangent. Of radius squared; mm. */
-const GRAZE = 1e-9;
+/** A line this far beside a flat face still meets it, mm. */
 const TOUCH = 1e-6;
-
-/** Where each line meets the surface that is cast at, and how far along the host that is; NaN where it does not. */
-const met = new Float64Array(WALL_LINES);
-const station = new Float64Array(WALL_LINES);
-
-/** Keeps what each line met, if the surface is there, or carried on there, and nothing nearer was met before. */
-function keep(
-  { count, behind, real, beyond }: Lines,
-  { length, openStart, openEnd }: Exclude<Surface, { shape: 'torus' }>,
-): void {
-  for (let line = 0; line < count; line += 1) {
-    const at = met[line]!;
-    if (!(at >= behind)) continue;
-    const along = station[line]!;
-    if (along < -1e-9) {
-      if (openStart && at < beyond[line]!) beyond[line] = at;
-    } else if (along > length + 1e-9) {
-      if (openEnd && at < beyond[line]!) beyond[line] = at;
-    } else if (at < real[line]!) real[line] = at;
-  }
-}
 
 /** Source: ray and cone (or cylinder), a quadratic in the distance along the ray. */
 function atCone(host: Cylinder | Cone, wall: Wall): Cast {
@@ -76,25 +61,17 @@ function atCone(host: Cylinder | Cone, wall: Wall): Cast {
       const half = half0 - k * height * rise;
       const rest = rest0 + u * (fromU + u) + v * (fromV + v) - height * (k * height + growth);
       const square = half * half - squared * rest;
-      const at = square < -graze ? NaN : (-half - Math.sqrt(square > 0 ? square : 0)) * perSquared;
-      met[line] = at;
-      station[line] = height + at * rise;
+      const at = (-half - Math.sqrt(square > 0 ? square : 0)) * perSquared;
+      const on = height + at * rise;
+      // Nearest to the axis, a line that misses is out by as much more than the radius there squared.
+      const missed = square < -graze;
+      const near = radius + grow * on;
+      met[line] = missed && -square * perSquared > FLUSH * (2 * near + FLUSH) ? NaN : at;
+      passed[line] = missed ? 1 : 0;
+      station[line] = on;
     }
     keep(lines, host);
   };
-}
-
-/** A host's own flat frame: where the wall's centre, its two sides and its outward axis lie along the host's directions. */
-function inHost(host: Prism | OvalCylinder, wall: Wall) {
-  const side = cross(host.axis, host.top);
-  const away = subtract(wall.centre, host.point);
-  const of = (direction: Vector) => ({
-    centre: dot(away, direction),
-    u: dot(wall.side, direction),
-    v: dot(wall.across, direction),
-    out: dot(wall.outward, direction),
-  });
-  return { x: of(host.top), y: of(side), z: of(host.axis) };
 }
 
 /** Source: ray and ellipse, a quadratic after both are scaled to a circle. */
@@ -103,6 +80,9 @@ function atOval(host: OvalCylinder, wall: Wall): Cast {
   const [a, b] = [host.halfHeight, host.halfWidth];
   const [dx, dy] = [x.out / a, y.out / b];
   const squared = dx * dx + dy * dy;
+  // One mm beside the ellipse, as the circle has it: along the normal of the line.
+  const scaled = Math.hypot(dy / a, dx / b) / Math.sqrt(squared);
+  const flush = FLUSH * scaled * (2 + FLUSH * scaled);
   return (lines) => {
     if (squared < 1e-15) return;
     for (let line = 0; line < lines.count; line += 1) {
@@ -112,8 +92,11 @@ function atOval(host: OvalCylinder, wall: Wall): Cast {
       const py = (y.centre + u * y.u + v * y.v) / b;
       const half = px * dx + py * dy;
       const square = half * half - squared * (px * px + py * py - 1);
-      const at = square < -GRAZE * squared ? NaN : (-half - Math.sqrt(Math.max(0, square))) / squared;
+      const missed = square < -GRAZE * squared;
+      const at =
+        missed && -square > flush * squared ? NaN : (-half - Math.sqrt(Math.max(0, square))) / squared;
       met[line] = at;
+      passed[line] = missed ? 1 : 0;
       station[line] = z.centre + u * z.u + v * z.v + at * z.out;
     }
     keep(lines, host);
@@ -136,13 +119,18 @@ function atPrism(host: Prism, wall: Wall): Cast {
       const px = x.centre + u * x.u + v * x.v;
       const py = y.centre + u * y.u + v * y.v;
       let at = Infinity;
+      let flush = Infinity;
       if (Math.abs(dx) > 1e-12) {
         const t = ((dx > 0 ? -a : a) - px) / dx;
-        if (Math.abs(py + t * dy) <= b - r + TOUCH) at = t;
+        const over = Math.abs(py + t * dy) - (b - r);
+        if (over <= TOUCH) at = t;
+        else if (r === 0 && over <= FLUSH) flush = t;
       }
       if (Math.abs(dy) > 1e-12) {
         const t = ((dy > 0 ? -b : b) - py) / dy;
-        if (t < at && Math.abs(px + t * dx) <= a - r + TOUCH) at = t;
+        const over = Math.abs(px + t * dx) - (a - r);
+        if (over <= TOUCH) at = Math.min(at, t);
+        else if (r === 0 && over <= FLUSH) flush = Math.min(flush, t);
       }
       for (let corner = 0; r > 0 && corner < 4; corner += 1) {
         const sx = corner & 1 ? 1 : -1;
@@ -151,11 +139,17 @@ function atPrism(host: Prism, wall: Wall): Cast {
         const oy = py - sy * (b - r);
         const half = ox * dx + oy * dy;
         const square = half * half - squared * (ox * ox + oy * oy - r * r);
-        if (square < -GRAZE * r * r) continue;
+        const missed = square < -GRAZE * r * r;
+        if (missed && -square > squared * FLUSH * (2 * r + FLUSH)) continue;
         const t = (-half - Math.sqrt(Math.max(0, square))) / squared;
-        if (t < at && sx * (ox + t * dx) >= -TOUCH && sy * (oy + t * dy) >= -TOUCH) at = t;
+        if (sx * (ox + t * dx) < -TOUCH || sy * (oy + t * dy) < -TOUCH) continue;
+        if (missed) flush = Math.min(flush, t);
+        else at = Math.min(at, t);
       }
+      const missed = !(at < Infinity);
+      if (missed) at = flush;
       met[line] = at < Infinity ? at : NaN;
+      passed[line] = missed ? 1 : 0;
       station[line] = z.centre + u * z.u + v * z.v + at * z.out;
     }
     keep(lines, host);

@@ -1,11 +1,9 @@
 import { leastBetween } from '../numeric/golden.js';
 import { rootBetween } from '../numeric/root.js';
 import { cross, dot, subtract } from '../vector/vector.js';
-import type { Cast, Lines, Wall } from './lines.js';
+import { FLUSH, GRAZE, type Cast, type Lines, type Wall } from './lines.js';
 import type { Torus } from './surfaces.js';
 
-/** A line that passes a bend by less than this still touches it; of its radius squared. */
-const GRAZE = 1e-9;
 /** A line this far outside the bend's wedge still counts as in it, mm. */
 const TOUCH = 1e-9;
 const MOST_STEPS = 100;
@@ -41,7 +39,8 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
   const [sine, cosine] = [Math.sin(turn), Math.cos(turn)];
   const wedge = turn < Math.PI;
   const near = GRAZE * radius * radius;
-  const thick = radius + 1e-6;
+  const flush = FLUSH * (2 * radius + FLUSH);
+  const thick = radius + FLUSH;
   const inside = (qx: number, qy: number): boolean => {
     const angle = Math.atan2(qy, qx);
     return angle >= -1e-9 && angle <= turn + 1e-9;
@@ -99,6 +98,7 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
         const dip = leastBetween(value, last, t, 1e-7);
         const atDip = value(dip);
         if (atDip <= near) return atDip < -near ? rootBetween(value, last, dip) : dip;
+        if (atDip <= flush && dip < lines.flush[line]!) lines.flush[line] = dip;
       }
       falling = slope < 0;
       const away = Math.sqrt(square) - radius;

@@ -1,4 +1,5 @@
 import type { Frame } from '../frame/frame.js';
+import type { Vector } from '../vector/vector.js';
 import type { EndCut } from './endCut.js';
 import type { Twinning } from './twins.js';
 
@@ -29,8 +30,9 @@ export interface PieceCut {
   readonly butts?: ButtTrim;
   /** For one of a pair: whether the other is the same piece turned over. */
   readonly twinning?: Twinning;
-  /** Of the cut piece, kg. */
+  /** Of the cut piece, kg; and its centre of gravity. */
   readonly mass: number;
+  readonly centre: Vector;
 }
 
 export interface Cut {

@@ -14,7 +14,7 @@ import {
 } from '../vector/vector.js';
 import { caster } from './cast.js';
 import type { Wall } from './lines.js';
-import type { Surface } from './surfaces.js';
+import { isBent, type Bend, type Surface, type Torus } from './surfaces.js';
 
 export { WALL_LINES } from '../frame/outline.js';
 
@@ -35,6 +35,14 @@ export interface Edge {
   readonly missed: number;
   /** Outer wall lines that meet a host only where that host has already ended. */
   readonly pastHostEnd: number;
+  /** Outer wall lines that meet their host only where the tube itself has bent away: they are told as on its straight carried on. */
+  readonly pastBend: number;
+}
+
+/** How the section of a tube that tapers at its end grows with the way outward: part of its size a mm, to the match line and across. */
+export interface Growth {
+  readonly u: number;
+  readonly v: number;
 }
 
 export interface EdgeInput {
@@ -43,7 +51,9 @@ export interface EdgeInput {
   readonly outward: Vector;
   /** Unit vector from the axis to the match line. */
   readonly matchSide: Vector;
+  /** Of the tube at the centre. */
   readonly outline: Outline;
+  readonly growth?: Growth | undefined;
   readonly surfaces: readonly Surface[];
   /** How far back from the centre the tube's body reaches; a surface further back cannot end it. */
   readonly body: number;
@@ -51,7 +61,10 @@ export interface EdgeInput {
 
 /** Room to cast the lines of one end in: used again and again, and never handed out. */
 const real = new Float64Array(WALL_LINES);
+const flush = new Float64Array(WALL_LINES);
 const beyond = new Float64Array(WALL_LINES);
+const leanU = new Float64Array(WALL_LINES);
+const leanV = new Float64Array(WALL_LINES);
 const oneU = new Float64Array(1);
 const oneV = new Float64Array(1);
 
@@ -62,10 +75,11 @@ export const blankLines = (): number[] => BLANK.slice();
 
 /**
  * The one casting rule: each wall line runs out of the tube's body until it meets the first host surface.
- * Exact for round, oval and rectangular hosts, straight, tapered or bent, of any number, angle and offset.
+ * Exact for round, oval and rectangular hosts, straight, tapered, pressed oval or bent, of any number, angle and offset; and
+ * for a tube that tapers at its end, whose wall lines lean: each is moved to where it was met until it stays.
  * Where the hosts lie alike on both sides of the match line, one side is cast and the other is its mirror.
  */
-export function castEdge({ centre, outward, matchSide, outline, surfaces, body }: EdgeInput): Edge {
+export function castEdge({ centre, outward, matchSide, outline, growth, surfaces, body }: EdgeInput): Edge {
   const wall = { centre, outward, side: matchSide, across: cross(outward, matchSide) };
   const casters = surfaces.flatMap((surface) =>
     reaches(surface, wall, outline.reach) ? caster(surface, wall) : [],
@@ -76,34 +90,73 @@ export function castEdge({ centre, outward, matchSide, outline, surfaces, body }
   const cast = (u: Float64Array, v: Float64Array, lines: number): void => {
     for (let line = 0; line < lines; line += 1) {
       real[line] = Infinity;
+      flush[line] = Infinity;
       beyond[line] = Infinity;
     }
-    const job = { u, v, count: lines, behind, real, beyond };
+    const job = { u, v, count: lines, behind, real, flush, beyond };
     for (const each of casters) each(job);
   };
+  const there = (line: number) => Math.min(real[line]!, flush[line]!) < Infinity;
+  const metAt = (line: number) =>
+    real[line]! < Infinity
+      ? real[line]!
+      : flush[line]! < Infinity
+        ? flush[line]!
+        : beyond[line]! < Infinity
+          ? beyond[line]!
+          : NaN;
+  /** Casts lines that lean with a taper: `u`, `v` on the outer wall at the centre, `du`, `dv` from there to the line's own. */
+  const castLeaning = (
+    u: Float64Array,
+    v: Float64Array,
+    own: (line: number) => readonly [number, number],
+    lines: number,
+  ): void => {
+    const { u: growU, v: growV } = growth!;
+    leanU.fill(0);
+    let moved = Infinity;
+    for (let round = 0; round < MOST_ROUNDS && moved > SETTLED; round += 1) {
+      moved = 0;
+      for (let line = 0; line < lines; line += 1) {
+        const found = round === 0 ? 0 : metAt(line);
+        const at = Number.isNaN(found) ? 0 : found;
+        const [du, dv] = own(line);
+        const [toU, toV] = [u[line]! * (1 + growU * at) + du, v[line]! * (1 + growV * at) + dv];
+        moved = Math.max(moved, Math.abs(toU - leanU[line]!), Math.abs(toV - leanV[line]!));
+        leanU[line] = toU;
+        leanV[line] = toV;
+      }
+      cast(leanU, leanV, lines);
+    }
+  };
+  const innerOff = (line: number) =>
+    [outline.innerU[line]! - outline.u[line]!, outline.innerV[line]! - outline.v[line]!] as const;
+  const none = [0, 0] as const;
   let missed = 0;
   let pastHostEnd = 0;
   const take = (counted: boolean): number[] => {
     const values = blankLines();
     for (let line = 0; line < WALL_LINES; line += 1) {
       const from = line < count ? line : WALL_LINES - line;
-      const there = real[from]! < Infinity;
-      const value = there ? real[from]! : beyond[from]! < Infinity ? beyond[from]! : NaN;
+      const value = metAt(from);
       values[line] = value;
       if (!counted) continue;
       if (Number.isNaN(value)) missed += 1;
-      else if (!there) pastHostEnd += 1;
+      else if (!there(from)) pastHostEnd += 1;
     }
     return values;
   };
-  cast(outline.innerU, outline.innerV, count);
+  if (growth) castLeaning(outline.u, outline.v, innerOff, count);
+  else cast(outline.innerU, outline.innerV, count);
   const inner = take(false);
-  cast(outline.u, outline.v, count);
+  if (growth) castLeaning(outline.u, outline.v, () => none, count);
+  else cast(outline.u, outline.v, count);
   const outer = take(true);
   const at = (line: number): number => {
     [oneU[0], oneV[0]] = lineAt(outline, line);
-    cast(oneU, oneV, 1);
-    return real[0]! < Infinity ? real[0]! : beyond[0]! < Infinity ? beyond[0]! : NaN;
+    if (growth) castLeaning(oneU, oneV, () => none, 1);
+    else cast(oneU, oneV, 1);
+    return metAt(0);
   };
   return {
     outer,
@@ -112,18 +165,22 @@ export function castEdge({ centre, outward, matchSide, outline, surfaces, body }
     shortest: extreme(outer, at, -1),
     missed,
     pastHostEnd,
+    pastBend: 0,
   };
 }
+/** A leaning line has settled when it moves by less than this, mm. */
+const SETTLED = 1e-11;
+const MOST_ROUNDS = 60;
 
 /** Whether any wall line of a tube of some radius, carried on for ever, can come near a bend. */
 function reaches(surface: Surface, { centre, outward }: Wall, radius: number): boolean {
-  if (surface.shape !== 'torus') return true;
+  if (!isBent(surface)) return true;
   const { arc } = surface;
   const middle = scale(add(arc.from, arc.to), 0.5);
   const away = squareTo(subtract(middle, centre), outward);
   const sagitta = arc.radius * (1 - Math.cos(toRadians(Math.min(180, arc.angle) / 2)));
-  const ball = Math.hypot(distance(arc.from, middle), sagitta) + surface.radius;
-  return length(away) <= ball + radius;
+  const ball = Math.hypot(distance(arc.from, middle), sagitta) + reachOf(surface);
+  return length(away) <= ball + 1.5 * radius;
 }
 
 /**
@@ -134,10 +191,15 @@ function isHalved(surface: Surface, { centre, across }: Wall): boolean {
   const inPlane = (point: Vector) => Math.abs(dot(subtract(point, centre), across)) < ROUNDING.length;
   const square = (v: Vector) => Math.abs(dot(v, across)) < ROUNDING.direction;
   const along = (v: Vector) => Math.abs(dot(v, across)) > 1 - ROUNDING.direction;
-  if (surface.shape === 'torus') return inPlane(surface.arc.centre) && along(surface.arc.axis);
+  if (isBent(surface)) {
+    if (!inPlane(surface.arc.centre) || !along(surface.arc.axis)) return false;
+    return surface.shape === 'torus' || square(surface.top) || along(surface.top);
+  }
   if (!inPlane(surface.point) || !square(surface.axis)) return false;
   return !('top' in surface) || square(surface.top) || along(surface.top);
 }
+const reachOf = (surface: Torus | Bend): number =>
+  surface.shape === 'torus' ? surface.radius : surface.reach;
 /** Rounding of positions some metres from the origin, mm, and of unit vectors. */
 const ROUNDING = { length: 1e-11, direction: 1e-14 };
 
@@ -145,15 +207,29 @@ const ROUNDING = { length: 1e-11, direction: 1e-14 };
 export function squareEdge(at: number): Edge {
   const line = blankLines().fill(at);
   const extreme = { at, angle: 0 };
-  return { outer: line, inner: line, longest: extreme, shortest: extreme, missed: 0, pastHostEnd: 0 };
+  return {
+    outer: line,
+    inner: line,
+    longest: extreme,
+    shortest: extreme,
+    missed: 0,
+    pastHostEnd: 0,
+    pastBend: 0,
+  };
 }
 
 /** A cut in one plane through the centre; its normal given along the outward axis, the match line and across. */
-export function planarEdge(outline: Outline, normal: Vector, at: number): Edge {
+export function planarEdge(outline: Outline, normal: Vector, at: number, growth?: Growth): Edge {
   const [a, nu, nv] = normal;
-  const line = (u: number, v: number) => at - (u * nu + v * nv) / a;
+  const { u: growU, v: growV } = growth ?? { u: 0, v: 0 };
+  // A wall line leans by its growth: where it meets the plane is still a quotient.
+  const line = (u: number, v: number, du = 0, dv = 0) =>
+    (a * at - (u + du) * nu - (v + dv) * nv) / (a + u * growU * nu + v * growV * nv);
   const outer = blankLines().map((_, index) => line(outline.u[index]!, outline.v[index]!));
-  const inner = blankLines().map((_, index) => line(outline.innerU[index]!, outline.innerV[index]!));
+  const inner = blankLines().map((_, index) => {
+    const [u, v] = [outline.u[index]!, outline.v[index]!];
+    return line(u, v, outline.innerU[index]! - u, outline.innerV[index]! - v);
+  });
   const of = (index: number) => line(...lineAt(outline, index));
   return {
     outer,
@@ -162,6 +238,7 @@ export function planarEdge(outline: Outline, normal: Vector, at: number): Edge {
     shortest: extreme(outer, of, -1),
     missed: 0,
     pastHostEnd: 0,
+    pastBend: 0,
   };
 }
 
@@ -221,14 +298,20 @@ function parabola(samples: readonly number[], best: number): { at: number; off: 
 }
 const EVEN = 0.002;
 
-/** The edge's point in space on a wall line; for drawing and for checks. */
-export function edgePoint(
-  { centre, outward, matchSide }: Pick<EdgeInput, 'centre' | 'outward' | 'matchSide'>,
-  u: number,
-  v: number,
+/** A point of a tube's wall in space, on a wall line at a way outward from the cutter centre; on the outer wall, or the inner. */
+export function wallPoint(
+  { centre, outward, matchSide, outline, growth }: Omit<EdgeInput, 'surfaces' | 'body'>,
+  line: number,
   at: number,
+  inside = false,
 ): Vector {
   const across = cross(outward, matchSide);
+  let u = outline.u[line]! * (1 + (growth?.u ?? 0) * at);
+  let v = outline.v[line]! * (1 + (growth?.v ?? 0) * at);
+  if (inside) {
+    u += outline.innerU[line]! - outline.u[line]!;
+    v += outline.innerV[line]! - outline.v[line]!;
+  }
   const of = (axis: 0 | 1 | 2) => centre[axis] + u * matchSide[axis] + v * across[axis] + at * outward[axis];
   return [of(0), of(1), of(2)];
 }

@@ -1,7 +1,8 @@
 import type { End, Host } from '../document/schema.js';
 import { pieceId, type Frame, type Piece, type PlacedPlate } from '../frame/frame.js';
 import { outlineOf, type Outline } from '../frame/outline.js';
-import { carried } from '../frame/path.js';
+import { halfAcross } from '../frame/across.js';
+import { carried, nearestOn } from '../frame/path.js';
 import { acrossOf, sizeAt } from '../frame/sections.js';
 import { toDegrees } from '../units/angle.js';
 import {
@@ -17,7 +18,7 @@ import {
   type Vector,
 } from '../vector/vector.js';
 import { crossing, type Crossing } from './cast.js';
-import { castEdge, planarEdge, squareEdge, type Edge } from './edge.js';
+import { castEdge, planarEdge, squareEdge, type Edge, type Growth } from './edge.js';
 import { planeOf, sawOf, type SawAngles } from './planar.js';
 import { awayFrom, axisNear, cutterFor, surfacesNear, surfacesOf, type Surface } from './surfaces.js';
 
@@ -40,11 +41,16 @@ export interface EndCut {
   readonly offset: number;
   /** Zero where no round cutter makes the cut. */
   readonly cutterDiameter: number;
-  /** Size of the first host across, of whatever shape. */
+  /** Sizes of the first host and of the tube, measured square to both of their axes. */
   readonly hostAcross: number;
+  readonly tubeAcross: number;
+  /** Of the tube where it is cut; the larger size of one that is not round. */
   readonly outerDiameter: number;
   readonly wall: number;
+  /** Of the tube at the cutter centre. */
   readonly outline: Outline;
+  /** Where the tube tapers at this end. */
+  readonly growth?: Growth;
   readonly edge: Edge;
   /** Saw settings, where the cut lies in one plane. */
   readonly saw?: SawAngles;
@@ -129,6 +135,7 @@ interface Prepared {
   readonly crossing: Crossing | undefined;
   readonly cutter: number;
   readonly across: number;
+  readonly tubeAcross: number;
   /** Normal of the plane that cuts, where the end is cut in one plane; and a point of it. */
   readonly plane: { readonly normal: Vector; readonly point: Vector } | undefined;
 }
@@ -170,7 +177,16 @@ function prepare(piece: Piece, name: EndName, around: Surroundings): Prepared {
   const outward = name === 'start' ? scale(piece.direction, -1) : piece.endDirection;
   const node = name === 'start' ? piece.start : piece.end;
   const hosts = hostsOf(piece, name, around.pieces);
-  const none = { node, outward, hosts, surfaces: [], crossing: undefined, cutter: 0, across: 0 };
+  const none = {
+    node,
+    outward,
+    hosts,
+    surfaces: [],
+    crossing: undefined,
+    cutter: 0,
+    across: 0,
+    tubeAcross: 0,
+  };
   if (end.cut === 'mitred')
     return { ...none, hostAngles: [], plane: hosts[0] && mitrePlane(node, outward, hosts[0]) };
   if (end.cut === 'plate')
@@ -187,15 +203,17 @@ function prepare(piece: Piece, name: EndName, around: Surroundings): Prepared {
     return { surfaces, nearest, meets: crossing(node, outward, axisNear(nearest, node)) };
   });
   const first = met[0];
-  const across = first ? cutterFor(first.nearest, node) : 0;
-  const round = first !== undefined && first.nearest.shape !== 'prism' && first.nearest.shape !== 'oval';
+  const square = cross(outward, first?.meets?.acuteSide ?? squareTo(piece.top, outward));
+  const across =
+    first && hosts[0] ? 2 * halfAcross(hosts[0], nearestOn(hosts[0].path, node).station, square) : 0;
   return {
     ...none,
     surfaces: met.length === 1 ? first!.surfaces : met.flatMap(({ surfaces }) => surfaces),
     hostAngles: met.map(({ meets }) => meets?.includedAngle ?? 0),
     crossing: first?.meets,
-    cutter: round ? across : 0,
+    cutter: first ? cutterFor(first.nearest, node) : 0,
     across,
+    tubeAcross: 2 * halfAcross(piece, name === 'start' ? 0 : piece.length, square),
     plane: undefined,
   };
 }
@@ -246,28 +264,24 @@ function cutEnd(piece: Piece, name: EndName, prepared: Prepared, matchSide: Vect
   const short = 'setback' in end ? end.setback : 0;
   const size = sizeAt(piece.section, piece.length, atStart ? short : piece.length - short);
   const lying = Math.abs(dot(matchSide, atStart ? piece.top : piece.endTop)) < 0.5;
-  const outline = outlineOf(piece.section, size, wall, lying);
   const across = cross(outward, matchSide);
   const angleOf = (side: Vector): number => toDegrees(Math.atan2(dot(side, across), dot(side, matchSide)));
   const inTube = (v: Vector): Vector => [dot(v, outward), dot(v, matchSide), dot(v, across)];
   const coped = end.cut === 'coped' && meets !== undefined;
   const shift =
     meets?.at ?? (plane ? dot(subtract(plane.point, node), plane.normal) / dot(outward, plane.normal) : 0);
+  const { outline, growth } = sectionAtCut(piece, atStart, shift, wall, lying);
   const leg = atStart ? piece.path.legs[0]! : piece.path.legs.at(-1)!;
   const bent = piece.path.arcs.length > 0;
   const centre = add(node, scale(outward, shift));
   const setback = 'setback' in end ? end.setback + (end.cut === 'capped' ? end.thickness : 0) : 0;
+  const own = { centre, outward, matchSide, outline, growth, surfaces: prepared.surfaces };
   const edge = coped
-    ? castEdge({
-        centre,
-        outward,
-        matchSide,
-        outline,
-        surfaces: prepared.surfaces,
-        body: bent ? leg.length + shift + size.width : piece.length + shift,
-      })
+    ? bent
+      ? castBeforeBend(own, leg.length + shift + size.width)
+      : castEdge({ ...own, body: piece.length + shift })
     : plane
-      ? planarEdge(outline, inTube(plane.normal), 0)
+      ? planarEdge(outline, inTube(plane.normal), 0, growth)
       : squareEdge(-setback);
   const normal = coped ? planeOf(edge, outline) : plane ? inTube(plane.normal) : ([1, 0, 0] as const);
   const saw = normal && sawOf(normal);
@@ -282,9 +296,11 @@ function cutEnd(piece: Piece, name: EndName, prepared: Prepared, matchSide: Vect
     offset: Math.abs(meets?.offset ?? 0),
     cutterDiameter: prepared.cutter,
     hostAcross: prepared.across,
+    tubeAcross: prepared.tubeAcross,
     outerDiameter: Math.max(size.width, size.height),
     wall,
     outline,
+    ...(growth ? { growth } : {}),
     edge,
     ...(saw ? { saw } : {}),
     depth: edge.longest.at - edge.shortest.at,
@@ -302,6 +318,40 @@ function cutEnd(piece: Piece, name: EndName, prepared: Prepared, matchSide: Vect
       ((end.cut === 'mitred' || end.cut === 'plate') && plane === undefined),
   };
 }
+
+/** The section at the cutter centre, and how it grows outward where the tube tapers there. */
+function sectionAtCut(
+  { section, length }: Piece,
+  atStart: boolean,
+  shift: number,
+  wall: number,
+  lying: boolean,
+): { readonly outline: Outline; readonly growth: Growth | undefined } {
+  const node = atStart ? 0 : length;
+  const size = sizeAt(section, length, node);
+  const behind = sizeAt(section, length, atStart ? 1 : length - 1);
+  const grow = { width: size.width - behind.width, height: size.height - behind.height };
+  if (grow.width === 0 && grow.height === 0)
+    return { outline: outlineOf(section, size, wall, lying), growth: undefined };
+  // A taper goes on as it runs, to the cutter centre and past it; a tube of no size is none.
+  const at = (of: 'width' | 'height') => Math.max(size[of] / 4, size[of] + grow[of] * shift);
+  const there = { width: at('width'), height: at('height') };
+  const [alongU, alongV] = lying ? (['width', 'height'] as const) : (['height', 'width'] as const);
+  return {
+    outline: outlineOf(section, there, wall, lying),
+    growth: { u: grow[alongU] / there[alongU], v: grow[alongV] / there[alongV] },
+  };
+}
+
+/** Casts the edge of a tube that bends behind it. Lines that meet their host only behind the bend are told as past it. */
+function castBeforeBend(own: Omit<Parameters<typeof castEdge>[0], 'body'>, body: number): Edge {
+  const edge = castEdge({ ...own, body });
+  if (edge.missed === 0) return edge;
+  const further = castEdge({ ...own, body: body + FAR });
+  return further.missed < edge.missed ? { ...further, pastBend: edge.missed - further.missed } : edge;
+}
+/** No host is met farther behind a bend, mm. */
+const FAR = 1e5;
 
 function wallAt({ section }: Piece, name: EndName): number {
   return (section.shape === 'round' ? section.butts?.[name].wall : undefined) ?? section.wall;

@@ -66,8 +66,9 @@ function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
         ...values,
       },
     });
-  if (end.straight + end.edge.shortest.at < 0 && !end.impossible)
-    tell('cope-in-bend', 'look', { past: -(end.straight + end.edge.shortest.at) });
+  const past = -(end.straight + end.edge.shortest.at);
+  if (!end.impossible && end.edge.pastBend > 0) tell('cope-past-bend', 'stop', { past });
+  else if (past > 0 && !end.impossible) tell('cope-in-bend', 'look', { past });
   if (end.cut !== 'coped') {
     const own = piece.member.ends[end.end];
     if (own.cut === 'plain' && own.lost !== undefined)
@@ -78,13 +79,13 @@ function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
   }
   const cope = piece.member.ends[end.end];
   const beside = cope.cut === 'coped' && cope.besideAxis;
-  const radius = end.outerDiameter / 2;
+  const radius = end.tubeAcross / 2;
   const hostRadius = end.hostAcross / 2;
 
   if (end.impossible) tell('joint-parallel', 'stop');
   else if (end.edge.missed === end.edge.outer.length) tell('joint-misses', 'stop');
   else if (end.edge.missed > 0 && radius > hostRadius)
-    tell('tube-wider-than-host', 'stop', { tube: end.outerDiameter, hostDiameter: end.hostAcross });
+    tell('tube-wider-than-host', 'stop', { tube: end.tubeAcross, hostDiameter: end.hostAcross });
   else if (end.edge.missed > 0)
     tell('tube-runs-past-side', 'stop', { past: radius + end.offset - hostRadius, offset: end.offset });
   if (end.edge.pastHostEnd > 0) tell('past-host-end', 'stop', { lines: end.edge.pastHostEnd });

@@ -1,8 +1,8 @@
 import type { Frame, Piece } from '../frame/frame.js';
 import { carried } from '../frame/path.js';
-import { acrossOf } from '../frame/sections.js';
+import { acrossOf, sizeAt } from '../frame/sections.js';
 import { add, along, cross, distance, dot, length, scale, subtract, type Vector } from '../vector/vector.js';
-import { edgePoint } from './edge.js';
+import { wallPoint } from './edge.js';
 import { hostsOf, type EndCut } from './endCut.js';
 import type { PieceCut } from './cut.js';
 import { toRadians } from '../units/angle.js';
@@ -64,9 +64,9 @@ export interface Meetings {
 }
 
 /**
- * Overlaps between tubes that are not joined: as round bodies of their larger size between what their ends take off,
- * bends as short straights; and the points of their cut edges. One for a mirrored pair. What stood the same in an
- * earlier plan is taken from there.
+ * Overlaps between tubes that are not joined: each as it is across, between what its ends take off, bends and tapers as
+ * short straights; and the points of their cut edges. One for a mirrored pair. What stood the same in an earlier plan is
+ * taken from there.
  */
 export function interferences(
   frame: Frame,
@@ -138,16 +138,13 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
   for (const leg of piece.path.legs) {
     const start = Math.max(leg.station, from);
     const end = Math.min(leg.station + leg.length, to);
-    if (end > start + 1e-6)
-      rods.push(
-        rodFrom(
-          along(leg.from, leg.direction, start - leg.station),
-          along(leg.from, leg.direction, end - leg.station),
-          radius,
-          start,
-          boxOf(piece, leg.direction, leg.station + leg.length / 2),
-        ),
-      );
+    if (!(end > start + 1e-6)) continue;
+    const cuts = [start, ...taperSteps(piece).filter((at) => at > start && at < end), end];
+    for (let part = 1; part < cuts.length; part += 1) {
+      const [low, high] = [cuts[part - 1]!, cuts[part]!];
+      const at = (station: number) => along(leg.from, leg.direction, station - leg.station);
+      rods.push(rodFrom(at(low), at(high), low, crossSection(piece, leg.direction, (low + high) / 2)));
+    }
   }
   for (const arc of piece.path.arcs) {
     if (arc.length < 1e-6) continue;
@@ -159,15 +156,12 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
         add(scale(radial, Math.cos(angle)), scale(arc.direction, Math.sin(angle) * arc.radius)),
       );
     };
-    for (let step = 0; step < BEND_STEPS; step += 1)
-      rods.push(
-        rodFrom(
-          at(step / BEND_STEPS),
-          at((step + 1) / BEND_STEPS),
-          radius,
-          arc.station + (arc.length * step) / BEND_STEPS,
-        ),
-      );
+    for (let step = 0; step < BEND_STEPS; step += 1) {
+      const [from, to] = [at(step / BEND_STEPS), at((step + 1) / BEND_STEPS)];
+      const middle = arc.station + (arc.length * (step + 0.5)) / BEND_STEPS;
+      const station = arc.station + (arc.length * step) / BEND_STEPS;
+      rods.push(rodFrom(from, to, station, crossSection(piece, subtract(to, from), middle)));
+    }
   }
   const low: [number, number, number] = [Infinity, Infinity, Infinity];
   const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
@@ -186,7 +180,7 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
 }
 const AXES = [0, 1, 2] as const;
 
-function rodFrom(from: Vector, to: Vector, radius: number, station: number, box?: Rod['box']): Rod {
+function rodFrom(from: Vector, to: Vector, station: number, { radius, box }: CrossSection): Rod {
   const span = subtract(to, from);
   const size = length(span);
   return {
@@ -202,11 +196,25 @@ function rodFrom(from: Vector, to: Vector, radius: number, station: number, box?
   };
 }
 
-function boxOf({ section, path, top }: Piece, direction: Vector, station: number): Rod['box'] {
-  if (section.shape === 'round') return undefined;
+type CrossSection = Pick<Rod, 'radius' | 'box'>;
+
+function crossSection(
+  { section, path, top, length: all }: Piece,
+  run: Vector,
+  station: number,
+): CrossSection {
+  const { width, height } = sizeAt(section, all, station);
+  const radius = Math.max(width, height) / 2;
+  if (width === height && section.shape !== 'rectangular') return { radius };
   const up = carried(path, top, station);
-  const over = cross(direction, up);
-  return { up, over, halfUp: section.height / 2, halfOver: section.width / 2 };
+  const over = cross(scale(run, 1 / length(run)), up);
+  return { radius, box: { up, over, halfUp: height / 2, halfOver: width / 2 } };
+}
+
+/** Where a part of a tube that tapers, or is pressed oval, is taken in steps. */
+function taperSteps({ section, length: all }: Piece): number[] {
+  const end = section.shape === 'round' ? (section.taper ?? section.ovalEnd) : undefined;
+  return end ? [1, 0.75, 0.5, 0.25].map((share) => all - end.length * share) : [];
 }
 
 const apart = ({ low: a, high: b }: Body, { low: c, high: d }: Body): boolean =>
@@ -297,7 +305,7 @@ function cutEdge(end: EndCut): CutEdge {
     known = [];
     for (let line = 0; line < edge.outer.length; line += 10) {
       const value = edge.outer[line]!;
-      if (!Number.isNaN(value)) known.push(edgePoint(end, outline.u[line]!, outline.v[line]!, value));
+      if (!Number.isNaN(value)) known.push(wallPoint(end, line, value));
     }
     return known;
   };

@@ -4,7 +4,7 @@ import { cutPiece, surroundingsOf, type EndCut } from './endCut.js';
 import type { ButtTrim, Cut, PieceCut } from './cut.js';
 import { mirroredCut, reflects, sameWork } from './reuse.js';
 import { twinning } from './twins.js';
-import { cutVolume } from './volume.js';
+import { metalOf } from './volume.js';
 
 /**
  * Both ends of every piece, also of those that are there already. Right twins whose hosts mirror the left one's are mirrored, not cast again; and
@@ -39,6 +39,7 @@ function cutOne(piece: Piece, ends: readonly [EndCut, EndCut]): PieceCut {
   const { start: atStart, end: atEnd } = piece.member.ends;
   const butts = piece.section.shape === 'round' && piece.section.butts;
   const trim = butts ? trimButts(butts, start, end, overall) : undefined;
+  const metal = metalOf(piece, { ends, butts: trim });
   return {
     piece: piece.id,
     mark: piece.mark,
@@ -51,7 +52,8 @@ function cutOne(piece: Piece, ends: readonly [EndCut, EndCut]): PieceCut {
     leastWallLine: leastWallLine(start, end, betweenCentres),
     ...(trim ? { butts: trim } : {}),
     ...(piece.side === 'middle' ? {} : { twinning: twinning(piece, ends) }),
-    mass: (cutVolume(piece, ends, betweenCentres, trim) * piece.density) / 1e9,
+    mass: (metal.volume * piece.density) / 1e9,
+    centre: metal.centre,
   };
 }
 

@@ -75,6 +75,7 @@ export function mirroredCut(left: PieceCut, right: Piece): PieceCut {
     piece: right.id,
     mark: right.mark,
     name: right.name,
+    centre: mirror(left.centre),
     ends: [mirroredEnd(start, right), mirroredEnd(end, right)],
   };
 }

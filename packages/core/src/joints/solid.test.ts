@@ -16,7 +16,7 @@ import { outlineOf, type Outline } from '../frame/outline.js';
 import { nearestOn, pathOf } from '../frame/path.js';
 import { add, cross, scale, subtract, turn, unit, type Vector } from '../vector/vector.js';
 import { crossing } from './cast.js';
-import { castEdge, edgePoint } from './edge.js';
+import { castEdge, wallPoint } from './edge.js';
 import type { Cylinder, Surface } from './surfaces.js';
 import { findMaterial } from '../frame/materials.js';
 import { meshVolume, pieceMesh, plateMesh, type Mesh } from '../solid/mesh.js';
@@ -254,8 +254,7 @@ describe('copes against a mesh library, within 0.01 mm on the edge and 0.1 % on 
         expect(edge.missed).toBe(0);
         for (let line = 0; line < 360; line += 15) {
           const gap = (at: number) =>
-            nearestOn(path, add(middle, edgePoint(input, outline.u[line]!, outline.v[line]!, at))).away -
-            host;
+            nearestOn(path, add(middle, wallPoint({ ...input, outline }, line, at))).away - host;
           expect(Math.abs(gap(edge.outer[line]!))).toBeLessThan(1e-5);
           for (let back = 2; back < 100; back += 7)
             expect(gap(edge.outer[line]! - back)).toBeGreaterThan(-1e-6);

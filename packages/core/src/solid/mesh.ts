@@ -5,6 +5,8 @@ import { outlineOf, WALL_LINES, type Outline } from '../frame/outline.js';
 import { carried, pointOn } from '../frame/path.js';
 import { onPlate } from '../frame/plates.js';
 import { sizeAt } from '../frame/sections.js';
+import { wallPoint } from '../joints/edge.js';
+import { wallThickness, zonesOf } from '../joints/wall.js';
 import type { EndCut } from '../joints/endCut.js';
 import type { PieceCut } from '../joints/cut.js';
 import { add, along, cross, dot, scale, type Vector } from '../vector/vector.js';
@@ -125,24 +127,6 @@ function stationsOf(piece: Piece, cut: PieceCut, bendStep: number): number[] {
   return stations.filter((station) => station > from + 0.01 && station < to - 0.01).sort((a, b) => a - b);
 }
 
-/** Stations at which the thick ends of a butted tube, trimmed as its cut says, end and have thinned; none for other tubes. */
-export function zonesOf({ section }: Piece, { ends: [start, end], butts }: PieceCut): readonly number[] {
-  if (section.shape !== 'round' || !section.butts || !butts) return [];
-  const first = start.station - start.edge.longest.at + section.butts.start.length - butts.start;
-  const last = end.station + end.edge.longest.at - section.butts.end.length + butts.end;
-  return [first, first + section.butts.start.taper, last - section.butts.end.taper, last];
-}
-
-function wallAt(piece: Piece, cut: PieceCut, station: number): number {
-  const { section } = piece;
-  const [a, b, c, d] = zonesOf(piece, cut);
-  if (section.shape !== 'round' || !section.butts || a === undefined) return section.wall;
-  const { start, end } = section.butts;
-  const mixed = (x: number, y: number, share: number) => x + (y - x) * Math.min(1, Math.max(0, share));
-  if (station <= b!) return mixed(start.wall, section.wall, (station - a) / Math.max(1e-6, b! - a));
-  return mixed(section.wall, end.wall, (station - c!) / Math.max(1e-6, d! - c!));
-}
-
 function ringAt(piece: Piece, cut: PieceCut, station: number, lines: readonly number[]): Ring {
   const end = cut.ends[1];
   const { at, direction } = pointOn(piece.path, station);
@@ -153,7 +137,7 @@ function ringAt(piece: Piece, cut: PieceCut, station: number, lines: readonly nu
   const endAcross = cross(piece.endDirection, piece.endTop);
   const matchSide = add(scale(top, dot(endTop, piece.endTop)), scale(side, dot(endTop, endAcross)));
   const across = cross(direction, matchSide);
-  const wall = wallAt(piece, cut, station);
+  const wall = wallThickness(piece, cut, station);
   const lying = Math.abs(dot(matchSide, top)) < 0.5;
   const outline = outlineOf(piece.section, sizeAt(piece.section, piece.length, station), wall, lying);
   const place = (u: number, v: number): Vector => add(at, add(scale(matchSide, u), scale(across, v)));
@@ -173,15 +157,13 @@ function outOf(outline: Outline, line: number, matchSide: Vector, across: Vector
 
 /** The cut edge of an end. Both ends' lines are numbered as the end's are; the start counts its own the other way round. */
 function edgeRing(end: EndCut, lines: readonly number[], start: boolean): Ring {
-  const { outline, edge, centre, outward, matchSide, wall } = end;
+  const { outline, edge, outward, matchSide, wall } = end;
   const across = cross(outward, matchSide);
   const own = lines.map((line) => (start ? (WALL_LINES - line) % WALL_LINES : line));
-  const spare = edge.longest.at;
-  const place = (u: number, v: number, at: number): Vector =>
-    along(add(centre, add(scale(matchSide, u), scale(across, v))), outward, Number.isNaN(at) ? spare : at);
+  const or = (at: number) => (Number.isNaN(at) ? edge.longest.at : at);
   return {
-    outer: own.map((line) => place(outline.u[line]!, outline.v[line]!, edge.outer[line]!)),
-    inner: own.map((line) => place(outline.innerU[line]!, outline.innerV[line]!, edge.inner[line]!)),
+    outer: own.map((line) => wallPoint(end, line, or(edge.outer[line]!))),
+    inner: own.map((line) => wallPoint(end, line, or(edge.inner[line]!), true)),
     out: own.map((line) => outOf(outline, line, matchSide, across, wall)),
   };
 }
@@ -191,15 +173,9 @@ function cap(builder: Builder, piece: Piece, end: EndCut, lines: readonly number
   const cut = piece.member.ends[end.end];
   if (cut.cut !== 'capped') return;
   const own = end.end === 'start' ? lines.map((line) => (WALL_LINES - line) % WALL_LINES) : lines;
-  const across = cross(end.outward, end.matchSide);
   const disc = (at: number, normal: Vector, flipped: boolean): number[] => {
     const middle = along(end.centre, end.outward, at);
-    const ring = own.map((line) =>
-      builder.point(
-        add(middle, add(scale(end.matchSide, end.outline.u[line]!), scale(across, end.outline.v[line]!))),
-        normal,
-      ),
-    );
+    const ring = own.map((line) => builder.point(wallPoint(end, line, at), normal));
     const hub = builder.point(middle, normal);
     ring.forEach((point, index) => {
       const next = ring[(index + 1) % ring.length]!;

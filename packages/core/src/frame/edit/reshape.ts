@@ -3,6 +3,7 @@ import { failure, success, type Result } from '../../result.js';
 import { distance, scale } from '../../vector/vector.js';
 import { uppermost, type Frame, type Piece } from '../frame.js';
 import { nearestOn, pointOn } from '../path.js';
+import { halfBeside } from '../across.js';
 import { acrossOf } from '../sections.js';
 import { freeId, memberOf, nextPiece, withEnd, withFrame, withMember, withSections } from './graph.js';
 
@@ -201,6 +202,7 @@ export function swapThrough(
       `${hostMember.name} runs on past the joint on both sides. Split it there first, and let the parts be cut to fit.`,
     );
   const hostEnd = gaps[0] <= gaps[1] ? 'start' : 'end';
+  const hostStation = hostEnd === 'start' ? 0 : hostPiece.length;
   const side = host.side === 'same' ? ('same' as const) : host.side;
   const through = withEnd(document, hostMember.id, hostEnd, {
     cut: 'coped',
@@ -218,7 +220,7 @@ export function swapThrough(
         ? { ...end, hosts: others }
         : {
             cut: 'plain',
-            setback: -Math.round(acrossOf(hostPiece.section) / 2 + THROUGH),
+            setback: -Math.round(halfBeside(hostPiece, hostStation, own.direction) + THROUGH),
             allowance: end.allowance,
           },
     ),
