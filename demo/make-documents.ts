@@ -236,7 +236,7 @@ const DEMOS: readonly Demo[] = [
       name: 'Paddock kart',
       kind: 'kart',
       startingSet: 'kart',
-      held: { legRoom: 1015, pedalsAhead: 200 },
+      held: { legRoom: 945, pedalsAhead: 200 },
     },
   },
   {

@@ -15,7 +15,7 @@ const casterTrail = (R: number, c: number, b: number, p: number) => R * tan(c) -
 const scrub = (R: number, k: number, b: number, p: number) => b * cos(p) - R * tan(k);
 
 /**
- * Each kind's first starting set, and figures worked out here from its numbers by the handbook's formulas, with nothing
+ * Each kind's first starting set, and figures worked out here from its numbers by the formulas of plane trigonometry, with nothing
  * of the application's.
  */
 const KINDS: readonly [kind: string, expected: Readonly<Record<string, number>>][] = [

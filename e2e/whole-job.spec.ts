@@ -3,7 +3,7 @@ import type { BuildDocument } from '@larchwood/core';
 import { measurePdf, span } from '../testing/measurePdf.js';
 import { contentOf, exported, following, hold, ledger, newBuild, saved, station } from './helpers.js';
 
-/** The road set at another head angle, worked out here from the handbook's construction and nothing of the application's. */
+/** The road set at another head angle, worked out here by plane trigonometry and nothing of the application's. */
 function byHand(document: BuildDocument, headAngle: number) {
   const H = (headAngle * Math.PI) / 180;
   const [Rf, o, A, lower, headTube, CS, drop, reach] = [339, 47, 383, 12, 150, 435, 70, 380];

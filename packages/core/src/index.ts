@@ -37,6 +37,7 @@ export {
   changeBrief,
   followsBrief,
   seatAtEase,
+  type Seating,
   startFromBrief,
   type BriefStart,
   type Reason,
@@ -82,6 +83,7 @@ export { meshVolume, closedByJoints, pieceMesh, plateMesh, type Mesh } from './s
 export { zonesOf } from './joints/wall.js';
 export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './frame/weight.js';
 export { findPattern, patternsFor, PATTERNS } from './frame/patterns/registry.js';
+export { layoutOffer, layoutOffers, type LayoutOffer } from './start/layouts.js';
 export type { Pattern, PatternOptions } from './frame/patterns/pattern.js';
 export {
   frameOf,

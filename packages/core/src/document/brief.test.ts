@@ -40,10 +40,18 @@ describe('a stance started from its brief', () => {
 
   it('fits the tallest rider of a kart by half of what he is taller, and the wheelbase follows', () => {
     const { document, reasons } = briefed('kart', 'kart', { riders: [rider(1690), rider(1903, 'Tall')] });
-    // 970 + (1903 - 1750) / 2 = 1046.5, to the next 5 mm.
-    expect(document.stance.held.legRoom).toBe(1045);
+    // 930 + (1903 - 1750) / 2 = 1006.5, to the next 5 mm.
+    expect(document.stance.held.legRoom).toBe(1005);
     expect(stanceMade(document).values.wheelbase).toBeCloseTo(60 + 1045 + 20, 9);
     expect(reasons).toContainEqual({ where: 'legRoom', from: 'rider', name: 'Tall' });
+  });
+  it('fits by the legs where they were measured, not by the stature', () => {
+    const long = { ...rider(1750), inseam: 0.47 * 1850 };
+    expect(briefed('kart', 'kart', { riders: [long] }).document.stance.held.legRoom).toBe(930 + 50);
+    // Of two, the one with the longer legs counts.
+    expect(briefed('kart', 'kart', { riders: [rider(1800), long] }).document.stance.held.legRoom).toBe(980);
+    const thigh = { ...rider(1750), thigh: 0.245 * 1750 + 53 };
+    expect(briefed('kart', 'kart', { riders: [thigh] }).document.stance.held.legRoom).toBe(930 + 50);
   });
   it('fits a tandem’s riders from the front to the rear', () => {
     const { held } = briefed('tandem', 'tandem', { riders: [rider(1850), rider(1600)] }).document.stance;
@@ -127,7 +135,7 @@ describe('a stance started from its brief', () => {
 describe('a brief that changes', () => {
   it('starts a stance again that nobody has worked on, and leaves one that somebody has', () => {
     const fresh = changeBrief(made('kart', 'kart'), { riders: [rider(1850)] });
-    expect(fresh.stance.held.legRoom).toBe(1020);
+    expect(fresh.stance.held.legRoom).toBe(980);
     const worked = { ...fresh, stance: { held: { ...fresh.stance.held, caster: 13 } } };
     expect(followsBrief(worked)).toBe(false);
     expect(changeBrief(worked, { riders: [] }).stance).toBe(worked.stance);

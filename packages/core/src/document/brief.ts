@@ -2,10 +2,11 @@ import { failure, success, type Result } from '../result.js';
 import type { Ease, Fit, Kind, StartingSet } from '../stance/dimension.js';
 import { releases } from '../stance/exchange.js';
 import { findKind } from '../stance/kinds/registry.js';
-import { SET_STATURE } from '../rider/body.js';
+import { SET_STATURE, statureOfLegs } from '../rider/body.js';
 import { stanceOf } from '../stance/stance.js';
 import { parseTyreMarking } from '../stance/tyres.js';
 import { without } from '../without.js';
+import { patternsFor } from '../frame/patterns/registry.js';
 import { frameMadeAgain } from './create.js';
 import type { Brief, BuildDocument, ShelfItem } from './schema.js';
 
@@ -60,20 +61,46 @@ export function startFromBrief(build: BuildDocument): Result<BriefStart> {
   return success({ document: framed.ok ? framed.value : started, reasons: start.reasons });
 }
 
+/** What fitting the seat to its riders comes to: the build, and a sentence for each thing that it changed or had to leave. */
+export interface Seating {
+  readonly document: BuildDocument;
+  /** Held dimensions that became other. */
+  readonly changed: readonly { readonly id: string; readonly from: number; readonly to: number }[];
+  /** Dimensions that were left, with the reason in words. */
+  readonly left: readonly { readonly id: string; readonly why: string }[];
+}
+
 /**
- * The build with its riders seated again: what is fitted to them at the seat station, and the trunk's lean that lets the
- * arms be at ease. All else stays; what no vehicle comes of is left as it is.
+ * Seats the riders again: what is fitted to them at the seat station, and the trunk's lean that lets the arms be at ease.
+ * All else stays; what follows, or no vehicle comes of, is left as it is, and said.
  */
-export function seatAtEase(build: BuildDocument): BuildDocument {
+export function seatAtEase(build: BuildDocument): Seating {
   const kind = findKind(build.kind);
   const set = kind?.startingSets.find(({ id }) => id === build.startingSet);
-  if (!kind || !set || build.brief.riders.length === 0) return build;
+  if (!kind || !set || build.brief.riders.length === 0) return { document: build, changed: [], left: [] };
   const seated = new Set(kind.seat.groups.flatMap(({ ids }) => ids));
+  const left: { id: string; why: string }[] = [];
   let start: Start = { wheels: build.wheels, held: build.stance.held, reasons: [] };
-  for (const wish of riderWishes(set, build.brief.riders))
-    if (seated.has(wish.id) && wish.id in start.held) start = withWish(kind, build, start, wish);
-  for (const ease of set.ease ?? []) start = atEase(kind, build, start, ease);
-  return { ...build, stance: { ...build.stance, held: { ...start.held } } };
+  const follows = 'it is not held: it follows from what is';
+  for (const wish of riderWishes(set, build.brief.riders)) {
+    if (!seated.has(wish.id)) continue;
+    if (!(wish.id in start.held)) {
+      left.push({ id: wish.id, why: follows });
+      continue;
+    }
+    start = withWish(kind, build, start, wish);
+    if (start.held[wish.id] !== wish.value)
+      left.push({ id: wish.id, why: 'no vehicle comes of it with the rest' });
+  }
+  for (const ease of set.ease ?? []) {
+    if (!(ease.dimension in start.held)) left.push({ id: ease.dimension, why: follows });
+    start = atEase(kind, build, start, ease);
+  }
+  const changed = Object.entries(start.held).flatMap(([id, to]) => {
+    const from = build.stance.held[id];
+    return from === undefined || from === to ? [] : [{ id, from, to }];
+  });
+  return { document: { ...build, stance: { ...build.stance, held: { ...start.held } } }, changed, left };
 }
 
 /** True while stance, wheels and frame are just what the brief starts: nobody has worked on them yet. */
@@ -92,11 +119,31 @@ export function changeBrief(
 ): BuildDocument {
   const next =
     'startingSet' in change
-      ? { ...build, startingSet: change.startingSet }
+      ? withUsualOf(build, change.startingSet)
       : { ...build, brief: { ...build.brief, ...change } };
   if (!followsBrief(build)) return next;
   const again = startFromBrief(next);
   return again.ok ? again.value.document : next;
+}
+
+/**
+ * Another starting set, with what is usual for it: where frame and school were the usual ones of the set before, they become
+ * those of the new one; what the builder chose stays.
+ */
+function withUsualOf(build: BuildDocument, startingSet: string): BuildDocument {
+  const usual = (set: string) => patternsFor(build.kind, set)[0];
+  const [was, now] = [usual(build.startingSet), usual(startingSet)];
+  const { origin } = build.frame;
+  const { school } = build.brief;
+  return {
+    ...build,
+    startingSet,
+    brief: school === was?.schools[0] ? { ...build.brief, school: now?.schools[0] ?? school } : build.brief,
+    frame:
+      followsBrief(build) && origin?.pattern === was?.id && now && now !== was
+        ? { sections: [], groups: [], nodes: [], members: [], plates: [] }
+        : build.frame,
+  };
 }
 
 const byMarking = (marking: string) => ({ by: 'marking' as const, marking, sag: 0 });
@@ -130,17 +177,21 @@ function riderWishes(set: StartingSet, riders: Brief['riders']): Wish[] {
     const rider = riderFor(fit, riders);
     const usual = set.held[fit.dimension];
     if (!rider || usual === undefined) return [];
-    const value = usual + fit.perStature * (rider.stature - SET_STATURE);
+    const value = usual + fit.perStature * (statureFor(fit, rider) - SET_STATURE);
     return [
       { id: fit.dimension, value: Math.round(value / FIT_STEP) * FIT_STEP, from: 'rider', name: rider.name },
     ];
   });
 }
 
-function riderFor({ rider }: Fit, riders: Brief['riders']): Brief['riders'][number] | undefined {
-  if (rider !== 'tallest') return riders[rider];
+/** What counts of a rider: the stature, or the one that has such legs. */
+const statureFor = ({ legs }: Fit, rider: Brief['riders'][number]): number =>
+  legs ? statureOfLegs(rider) : rider.stature;
+
+function riderFor(fit: Fit, riders: Brief['riders']): Brief['riders'][number] | undefined {
+  if (fit.rider !== 'tallest') return riders[fit.rider];
   return riders.reduce<Brief['riders'][number] | undefined>(
-    (tallest, each) => (tallest && tallest.stature >= each.stature ? tallest : each),
+    (tallest, each) => (tallest && statureFor(fit, tallest) >= statureFor(fit, each) ? tallest : each),
     undefined,
   );
 }

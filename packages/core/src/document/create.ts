@@ -6,6 +6,7 @@ import type { StartingSet } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { stanceOf, type Stance } from '../stance/stance.js';
 import { nameInText, withArticle } from '../words.js';
+import { buttedFitted } from './buttedFit.js';
 import { EMPTY_BRIEF, USUAL_PAPER } from './migrate.js';
 import type { BuildDocument, FrameData, SchoolId } from './schema.js';
 import { lumpsOf, seatOf } from './seat.js';
@@ -92,7 +93,9 @@ export function frameFromPattern(
         );
   const told =
     options ?? (origin?.pattern === pattern.id ? origin.options : undefined) ?? setOptions(document) ?? {};
-  const made = makeFrame(pattern, solved.stance, told);
+  const make = (chosen: PatternOptions) => makeFrame(pattern, solved.stance, chosen);
+  const fitted = buttedFitted(document, solved.stance, told, make);
+  const made = fitted?.frame;
   if (!made)
     return failure(
       `No ${nameInText(pattern.name)} frame can be made of this stance: two of its points lie in one.`,

@@ -1,7 +1,7 @@
 import type { SetLump, StartingSet } from '../stance/dimension.js';
 import type { BuildDocument, Lump } from './schema.js';
 
-/** Gaps wanted: tyre 6, rider 20, moving metal 5 mm (handbook); all else common practice, no source. */
+/** Gaps wanted: tyre 6, rider 20, moving metal 5 mm; all are common practice, no source. */
 export const USUAL_SEAT: BuildDocument['seat'] = {
   aboard: [],
   gaps: { tyre: 6, rider: 20, metal: 5 },

@@ -12,6 +12,11 @@ export const FIXTURE_WORDS: Words = {
       'Use another school of fixture',
     ],
   }),
+  'found-off-scale': ({ of, measure }) => ({
+    title: `${of('scale')}: found at ${measure('found')}, where the scale does not reach`,
+    text: `It reads from ${measure('low')} to ${measure('high')}. Nothing is made of this reading until it is put right.`,
+    remedies: ['Read the scale again', 'Change the ends of the scale under Profile'],
+  }),
   'adapter-missing': ({ of, mm }) => ({
     title: `No ${of('what')} of ${mm('wanted')} on hand`,
     text: Number(of('count')) > 0 ? `The nearest is ${mm('nearest')}.` : 'There is none at all.',
@@ -28,9 +33,13 @@ export const FIXTURE_WORDS: Words = {
     remedies: ['Bring the middle plane farther off the board'],
   }),
   'shim-not-made': ({ of, mm }) => ({
-    title: `Piece ${of('mark')}: no stack makes its shim`,
-    text: `${mm('wanted')} wanted; the nearest from what is on hand is ${mm('nearest')}, out by ${mm('error')}.`,
-    remedies: ['Add thinner washers or sheet under On hand', 'Bring the middle plane a little off the board'],
+    title: `Piece ${of('mark')}: its shim cannot be made up from what is on hand`,
+    text: `${mm('wanted')} wanted; the nearest, of ${of('most')} parts at most, is ${mm('nearest')}. A block of ${mm('block')} would do it${of('rest') === '' ? '' : `, with ${of('rest')}`}.`,
+    remedies: [
+      'Cut a block of that thickness',
+      'Add what you have under On hand',
+      'Bring the middle plane a little off the board',
+    ],
   }),
   'stack-not-made': ({ of, mm }) => ({
     title: `Blocks leave a gap under ${of('count')} ${Number(of('count')) === 1 ? 'tube' : 'places'}`,
@@ -41,6 +50,14 @@ export const FIXTURE_WORDS: Words = {
     title: 'The table is too small for this frame',
     text: `It is ${mm('length')} by ${mm('width')}; the frame needs ${mm('needLength')} by ${mm('needWidth')} at least.`,
     remedies: ['Use a larger table, or set another beside it', 'Lay the frame down the other way'],
+  }),
+  'no-blocks-beside': ({ of }) => ({
+    title: `No stop block stands beside ${of('pieces')}`,
+    text: 'There is no room for one between their joints: they stand between their neighbours, by their copes.',
+    remedies: [
+      'Check their heights and plumb points instead',
+      'Make the blocks shorter or slimmer under Profile',
+    ],
   }),
   'blocks-short': ({ of, mm }) => ({
     title: 'Off-cuts do not make all the blocks',

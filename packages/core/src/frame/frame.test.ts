@@ -92,7 +92,7 @@ describe('sections', () => {
     expect(upright / (outside.upright - inside.upright)).toBeCloseTo(1, 6);
   });
   it('the two gauge tables differ, and each reads its own', () => {
-    // Source: handbook; values from memory.
+    // Values from memory.
     expect(parseGauge('16 ga', 'Birmingham')).toEqual({ ok: true, value: 0.065 * 25.4 });
     expect(parseGauge('16 GA', 'sheet')).toEqual({ ok: true, value: 0.0598 * 25.4 });
     expect(parseGauge('16', 'sheet')).toBeUndefined();
@@ -123,7 +123,7 @@ describe('sections', () => {
     expect([0, 200, 300, 400].map((from) => diameterAt(stay, 400, from))).toEqual([20, 20, 16, 12]);
   });
   it('the library holds every size that the pattern list asks for a bicycle', () => {
-    // Source: handbook, usual sections to ship.
+    // Usual sections: common practice, from memory.
     const diameters = new Set(all.map((section) => Math.round(acrossOf(section) * 10) / 10));
     for (const size of [12, 14, 16, 19, 22.2, 25.4, 28.6, 31.8, 34.9, 36, 38.1, 44])
       expect(diameters).toContain(size);

@@ -9,7 +9,7 @@ import type { PieceCut } from './cut.js';
 /** A torch cannot reach the heel of a sharper joint [common practice]. */
 const SHARPEST = 30;
 /** Thick length that should be left behind a cope's throat, mm [common practice]. */
-const THICK_LEFT = 20;
+export const THICK_LEFT = 20;
 const LEAST_WALL_LINE = 5;
 
 /** What is wrong, or worth a look, about the joints; one finding for a mirrored pair. */

@@ -56,7 +56,7 @@ describe('the cope of a round tube on a round host', () => {
     expect(edge.outer[90]).toBeCloseTo(0, 6);
   });
   it('agrees with the closed form over wide ranges, and finds its extremes between the lines', () => {
-    // Source: closed form of the handbook's cope formula, by descriptive geometry.
+    // Source: closed form of a cope, by descriptive geometry.
     const shape = fc.record({
       r: fc.double({ min: 5, max: 30, noNaN: true }),
       over: fc.double({ min: 1.02, max: 3, noNaN: true }),

@@ -148,7 +148,7 @@ describe('scales', () => {
     const result = weighed(scales, stance);
     return result.ok ? '' : result.faults.map(({ where, message }) => `${where}: ${message}`).join('\n');
   };
-  it('the height by the handbook’s formula: h = dF L / (W tan tilt) above the axles, with wheels of one size', () => {
+  it('the height by statics: h = dF L / (W tan tilt) above the axles, with wheels of one size', () => {
     const scooter = stanceMade(made('scooter', 'scooter-small'));
     const [L, R, W, F0, F1, by] = [980, scooter.values.rearRadius!, 70, 32, 27, 250];
     const result = weighed(

@@ -78,6 +78,12 @@ export function bodyOf({ stature, inseam, ...measured }: Measured): Body {
   };
 }
 
+/** The stature that usually has a person's legs, mm: as measured, or their own stature. */
+export function statureOfLegs(person: Measured): number {
+  const { thigh, shank, ankleHeight } = bodyOf(person);
+  return (thigh + shank + ankleHeight) / (OF_STATURE.thigh + OF_STATURE.shank + OF_STATURE.ankleHeight);
+}
+
 /** Floor to crotch, mm: measured, or usual for the stature. */
 export const inseamOf = ({ stature, inseam }: Measured): number => inseam ?? INSEAM_OF_STATURE * stature;
 

@@ -123,7 +123,7 @@ describe.each(EVERY_SET)('%s, %s', (kind, set) => {
 
 describe('the saddle rule', () => {
   it('0.883 of the inseam leaves the knee 25 to 35 degrees short of straight at the bottom', () => {
-    // Source: common practice, as the handbook gives both.
+    // Source: common practice gives both.
     for (let stature = 1550; stature <= 1950; stature += 50) {
       const build = made('bicycle', 'road', {
         held: { saddleHeight: 0.883 * 0.47 * stature, crankLength: 0.097 * stature },

@@ -44,14 +44,17 @@ export const STILL: Motion = { crank: 90, steer: 0 };
 
 /** Sole of the shoe and half the pedal, mm. Common practice, no source. */
 const SHOE = 30;
-/** Helmet over the head, mm (handbook). */
+/** Helmet over the head, mm. Common practice, no source. */
 export const HELMET = 30;
 /** Along the foot from the ankle, as fractions of its length. From memory. */
 const FOOT = { heel: -0.25, arch: 0.2, ball: 0.47, toe: 0.75 } as const;
 /** Toes against the line from hip to foot, degrees: while pedalling, and at rest. Common practice, no source. */
 const TOES = { cranks: 53, rests: 62 } as const;
-/** Hip joint from the seat, as fractions of the stature: above the saddle or base, and ahead of the back rest. From memory. */
-export const HIP = { above: 0.052, ahead: 0.07 } as const;
+/**
+ * Hip joint from the seat, as fractions of the stature: above a saddle or a bench; and off each face of a shell, square to
+ * it. From memory.
+ */
+export const HIP = { above: 0.052, shell: 0.07 } as const;
 /** Middle of the hand from the wrist, mm per mm of the hand's length. Source: Winter, centre of mass of the hand. */
 const GRIP_IN_HAND = 0.506;
 /** The head is held up: it leans by this share of the trunk's lean from upright. From memory. */

@@ -14,11 +14,11 @@ import { without } from '../without.js';
 
 /** Just short of straight: the nearest at which a limb still reaches, degrees. */
 const REACHES = 178;
-/** Saddle height by the rule, and how far from it is told, mm. Common practice (handbook). */
+/** Saddle height by the rule, and how far from it is told, mm. Common practice, no source. */
 const SADDLE = { ofInseam: 0.883, tell: 25 };
 /** Arms held out higher than this tire where nothing rests them, degrees. Common practice, no source. */
 const ARMS_TIRE = 85;
-/** Usual share of the front wheels by kind (handbook: kart 40 to 45 %). */
+/** Usual share of the front wheels by kind (kart 40 to 45 %; common practice, no source). */
 const FRONT_SHARE: Readonly<Record<string, readonly [low: number, high: number]>> = { kart: [0.4, 0.45] };
 
 /** What is wrong with how riders sit, and with where the weight is. */
@@ -69,8 +69,11 @@ function placeFindings(
       }),
     );
   };
-  reach('legs', legs.right.beyond);
-  reach('arms', larger(arms.left.beyond, arms.right.beyond));
+  // Nobody says who the passenger is: feet and hands go where there is room.
+  if (index === 0 || riderOf(document, index)) {
+    reach('legs', legs.right.beyond);
+    reach('arms', larger(arms.left.beyond, arms.right.beyond));
+  }
   found.push(...saddleFinding(document, stance, place, index, name));
   const raised = armRaise(place);
   if (raised > ARMS_TIRE && place.hands.on !== 'lap' && place.hands.on !== 'sticks')
@@ -150,7 +153,8 @@ function massFindings(
     found.push(tell('falls-over', 'stop', 'cg', { direction: directionWord(tipping.falls) }));
   else if (tipping.sideways !== undefined && tipping.sideways < FRICTION.dry)
     found.push(
-      tell('tips-first', 'look', 'sideways', {
+      // Under the grip of loose ground it tips first everywhere; between the two it is as most trikes are.
+      tell('tips-first', tipping.sideways < FRICTION.loose ? 'look' : 'note', 'sideways', {
         limit: tipping.sideways,
         friction: FRICTION.dry,
         change: CHANGES[tipping.gains[0]?.change ?? 'track'],

@@ -68,7 +68,13 @@ describe('riders of a brief', () => {
     const build = made('bicycle', 'touring', {
       brief: { ...made().brief, riders: [{ name: 'Tall', stature: 1930, mass: 85 }] },
     });
-    const seated = seatAtEase(build);
+    const { document: seated, changed: told, left } = seatAtEase(build);
+    expect([told.map(({ id }) => id).sort(), left]).toEqual([['saddleHeight', 'trunkLean'], []]);
+    // Done once, nothing is left to do; what follows is left, and said.
+    expect(seatAtEase(seated).changed).toEqual([]);
+    const { saddleHeight: _, ...rest } = seated.stance.held;
+    const follows = { ...seated, stance: { held: { ...rest, kneeAngle: 150 } } };
+    expect(seatAtEase(follows).left.map(({ id }) => id)).toEqual(['saddleHeight']);
     const { values } = stanceMade(seated);
     expect(values.saddleHeight).toBe(725 + Math.round((0.415 * 180) / 5) * 5);
     expect(values.elbowAngle).toBeGreaterThan(155);

@@ -159,6 +159,8 @@ export interface Fit {
   readonly rider: 'tallest' | number;
   /** Millimetres more for each millimetre of stature. */
   readonly perStature: number;
+  /** It goes by the legs: measured ones count as the stature that usually has them. */
+  readonly legs?: true;
 }
 /** A dimension that comes out so that a rider sits at ease, once all else is settled. */
 export interface Ease {

@@ -47,7 +47,7 @@ describe('front end of a single-track vehicle', () => {
     expect(values.clampOffset).toBeCloseTo(37.1, 1);
   });
   it('raked clamps: offset is clamp offset + F sin d + lead, and the drop along the axis F cos d', () => {
-    // Source: the handbook of the trade in words, plane trigonometry; measured here on the drawn points.
+    // Source: plane trigonometry from the definitions of the trade; measured here on the drawn points.
     const build = made('motorcycle', 'cruiser');
     const { values: v, points: p } = stanceMade(
       holding(build, { ...build.stance.held, clampTilt: 5, axleLead: 12 }),

@@ -26,7 +26,7 @@ describe('the support', () => {
     expect(tipLimit(90, [500, 0, 400], supportOf(four(1000, 900, 900)))).toBeCloseTo(900 / (2 * 400), 12);
   });
   it('three wheels: L 1000, T 750, h 450, CG 650 from the single wheel tip at 0.5417 g', () => {
-    // Source: statics (handbook check value).
+    // Source: statics.
     const delta = supportOf([wheel(1000, 0, 'front'), wheel(0, 375, 'rear'), wheel(0, -375, 'rear')]);
     expect(tipLimit(90, [350, 0, 450], delta)).toBeCloseTo(0.5417, 4);
     const tadpole = supportOf([wheel(0, 0, 'rear'), wheel(1000, 375, 'front'), wheel(1000, -375, 'front')]);

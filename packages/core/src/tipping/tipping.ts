@@ -7,7 +7,7 @@ import { falls, supportOf, tipLimit } from './support.js';
 
 /** Gravity, m/s². */
 export const G = 9.80665;
-/** Friction of tyre on ground: dry, and wet or loose (handbook). */
+/** Friction of tyre on ground: dry, and wet or loose. Common practice, no source. */
 export const FRICTION = { dry: 0.7, loose: 0.4 } as const;
 /** Radii of the turn table, m. */
 const RADII = [3, 5, 8, 12, 20, 40] as const;

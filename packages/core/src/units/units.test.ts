@@ -10,7 +10,7 @@ const read = (text: string, unit: 'mm' | 'inch' | 'fraction' = 'mm') => {
 };
 
 describe('typed lengths', () => {
-  // The forms listed in the handbook's conventions; values by arithmetic, 1 in = 25.4 mm exactly.
+  // The forms in which builders write lengths; values by arithmetic, 1 in = 25.4 mm exactly.
   it.each([
     ['25 1/2', 647.7],
     ['25-1/2"', 647.7],

@@ -1,12 +1,21 @@
 import { Link } from 'react-router';
-import { seatAtEase, SET_MASS, SET_STATURE, type Kind, type PostureName } from '@larchwood/core';
+import { useState } from 'react';
+import {
+  seatAtEase,
+  SET_MASS,
+  SET_STATURE,
+  type BuildDocument,
+  type Kind,
+  type PostureName,
+  type Seating,
+} from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { DimensionRow } from '../../ledger/DimensionRow';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { Length } from '../../parts/Figure';
+import { Length, Measure } from '../../parts/Figure';
 import { findingsAt } from '../stations';
 import { setAboard } from './changes';
 import { useClearances } from './clearances';
@@ -54,6 +63,7 @@ function Aboard({ kind }: { readonly kind: Kind }) {
   const { build, document, plan, edit, settle } = useEditor();
   const { riders } = document.brief;
   const { slots } = kind.seat;
+  const [seating, setSeating] = useState<Seating>();
   const there = plan?.stance.places ?? [];
   return (
     <Group title="Who sits here">
@@ -104,7 +114,10 @@ function Aboard({ kind }: { readonly kind: Kind }) {
           <Button
             look="link"
             onClick={() => {
-              edit('seat.ease', seatAtEase);
+              const next = seatAtEase(document);
+              setSeating(next);
+              if (next.changed.length === 0) return;
+              edit('seat.ease', (before) => seatAtEase(before).document);
               settle();
             }}
           >
@@ -112,6 +125,43 @@ function Aboard({ kind }: { readonly kind: Kind }) {
           </Button>
         )}
       </div>
+      <div role="status">
+        {seating && <SeatingReport kind={kind} seating={seating} units={document.units} />}
+      </div>
     </Group>
+  );
+}
+
+/** What fitting the seat changed, or why it did not. */
+function SeatingReport({
+  kind,
+  seating: { changed, left },
+  units,
+}: {
+  readonly kind: Kind;
+  readonly seating: Seating;
+  readonly units: BuildDocument['units'];
+}) {
+  const of = (id: string) => kind.dimensions.find((each) => each.id === id);
+  return (
+    <ul className="px-4 pb-2">
+      {changed.map(({ id, from, to }) => {
+        const { name = id, quantity = 'length' } = of(id) ?? {};
+        const value = (each: number) => (
+          <Measure value={each} quantity={quantity} display={units} digits={1} />
+        );
+        return (
+          <li key={id}>
+            {name}: {value(from)} to {value(to)}
+          </li>
+        );
+      })}
+      {left.map(({ id, why }) => (
+        <li key={`${id} left`} className="text-quiet">
+          {of(id)?.name ?? id} was left: {why}.
+        </li>
+      ))}
+      {changed.length + left.length === 0 && <li>Nothing to change: the seat fits them as it stands.</li>}
+    </ul>
   );
 }

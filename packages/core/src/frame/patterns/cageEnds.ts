@@ -185,7 +185,7 @@ export function tail(s: Sketch, c: Cage): void {
       [['tailRails'], ['rearUprights']],
       group,
     );
-  if (long < ROOMY) post('shockPosts', 'Shock post', 0.3, 0.42);
+  if (long < ROOMY) post('shockPosts', 'Shock post', 0.22, 0.42);
   else post('shockPosts', 'Shock post', 0.5, 0.78);
   if (long < ROOMY) return;
   const braceTop = s.shareOf('tailBraceTop', 'Tail brace, top', 'rearUprights', 0.5);

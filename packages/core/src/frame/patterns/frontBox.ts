@@ -17,6 +17,7 @@ export const FRONT_BOX: Pattern = {
   about: 'Twin square rails under the box, a column at the rider, rod steering to the front.',
   kinds: ['bicycle'],
   sets: ['front-box'],
+  wants: 'room for the box between two head tubes: a wheelbase of some 1900 mm on a small front wheel',
   datum: 'BB',
   schools: ['table', 'plan', 'none'],
   make: (stance, options = {}) => {

@@ -18,6 +18,7 @@ export const LONG_TAIL: Pattern = {
   about: 'Long stays, a deck on rails over the rear wheel, struts between.',
   kinds: ['bicycle'],
   sets: ['long-tail'],
+  wants: 'a rear wheel far behind the seat tube: chainstays of some 700 mm',
   datum: 'BB',
   schools: ['plan', 'table', 'none'],
   make: (stance, options = {}) => {

@@ -12,6 +12,8 @@ export interface Pattern {
   readonly kinds: readonly string[];
   /** Starting sets for which it is the first choice of its kind. */
   readonly sets?: readonly string[];
+  /** What a stance must have for it, in words, where not every one of its kinds has. */
+  readonly wants?: string;
   /** Where its builders measure from. */
   readonly datum: string;
   /** Schools of fixture that suit it, by id, the usual one first. */

@@ -16,6 +16,7 @@ export const PERIMETER_KART: Pattern = {
   about: 'Bent side rails, three cross tubes, yokes and hangers.',
   kinds: ['kart'],
   sets: ['kart'],
+  wants: 'steering axes beside its side rails, near its front cross tube',
   datum: 'Rear axle on the centre line',
   schools: ['table', 'plan', 'none'],
   make: (stance, options = {}) => {

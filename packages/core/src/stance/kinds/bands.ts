@@ -11,7 +11,7 @@ export const band = (use: string, low: number, high: number, source = MEMORY): B
   source,
 });
 
-/** Usual angles of riders by posture (handbook): merged into every use of a kind. */
+/** Usual angles of riders by posture, common practice: merged into every use of a kind. */
 const ELBOW = band('rider', 150, 165, PRACTICE);
 export const RIDER_BANDS = {
   pedalling: { kneeAngle: band('pedalling rider', 145, 155, PRACTICE), elbowAngle: ELBOW },

@@ -201,7 +201,8 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       'A box between rider and front wheel, steered by a rod. The wheelbase is held and the reach follows.',
     wheels: { front: '47-406', rear: '47-559' },
     bands: 'frontBox',
-    fit: PEDALLED_FIT,
+    // The head tube in front of the box does not grow with the rider.
+    fit: PEDALLED_FIT.filter(({ dimension }) => dimension !== 'headTubeLength'),
     ease: PEDALLED_EASE,
     lumps: [...bicycleLumps(1.6, 2.6), cargo('Load in the box', 40, 'frontAxle', [-520, 0, 160])],
     held: {

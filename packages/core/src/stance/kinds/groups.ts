@@ -51,6 +51,8 @@ export const shellGroup = (more: readonly string[] = []): Group => ({
     'pedalHeight',
     ...more,
     'pedalsAhead',
+    'hipOffBack',
+    'hipAboveBase',
   ],
 });
 /** The figure's angles; of the rider of that slot. */
@@ -88,8 +90,8 @@ const LEG_ROOM = 0.5;
 /** Saddle over the bottom bracket: 0.883 of the inseam [common practice], which is 0.47 of the stature. */
 const SADDLE = 0.415;
 export const PEDALLED_FIT: readonly Fit[] = [
-  { dimension: 'saddleHeight', rider: 0, perStature: SADDLE },
-  { dimension: 'seatTubeLength', rider: 0, perStature: SEAT_TUBE },
+  { dimension: 'saddleHeight', rider: 0, perStature: SADDLE, legs: true },
+  { dimension: 'seatTubeLength', rider: 0, perStature: SEAT_TUBE, legs: true },
   { dimension: 'reach', rider: 0, perStature: 0.1 },
   { dimension: 'headTubeLength', rider: 0, perStature: 0.15 },
 ];
@@ -98,8 +100,14 @@ export const seatTubeOf = (dimension: string, rider: number): Fit => ({
   dimension,
   rider,
   perStature: SEAT_TUBE,
+  legs: true,
 });
-export const saddleOf = (dimension: string, rider: number): Fit => ({ dimension, rider, perStature: SADDLE });
+export const saddleOf = (dimension: string, rider: number): Fit => ({
+  dimension,
+  rider,
+  perStature: SADDLE,
+  legs: true,
+});
 /** Elbows 15 to 30 degrees bent [common practice]: the trunk's lean comes out so. */
 export const saddleEase = (slot: 'middle' | 'rear'): Ease => ({
   dimension: `${slot}TrunkLean`,
@@ -107,7 +115,9 @@ export const saddleEase = (slot: 'middle' | 'rear'): Ease => ({
   value: 158,
 });
 export const PEDALLED_EASE: readonly Ease[] = [{ dimension: 'trunkLean', angle: 'elbowAngle', value: 158 }];
-export const SEATED_FIT: readonly Fit[] = [{ dimension: 'legRoom', rider: 'tallest', perStature: LEG_ROOM }];
+export const SEATED_FIT: readonly Fit[] = [
+  { dimension: 'legRoom', rider: 'tallest', perStature: LEG_ROOM, legs: true },
+];
 
 /** No spring at either end. */
 export const RIGID = { frontTravel: 0, frontSag: 0, rearTravel: 0, rearSag: 0 };

@@ -1,5 +1,5 @@
 import { kindOf } from '../assembly.js';
-import type { Bands, Kind, StartingSet } from '../dimension.js';
+import type { Bands, Ease, Kind, StartingSet } from '../dimension.js';
 import { ends, floor } from '../assemblies/floor.js';
 import { bucketRider } from '../assemblies/riders/kinds.js';
 import { seated } from '../assemblies/seated.js';
@@ -57,6 +57,9 @@ const BANDS: Bands = {
   },
 };
 
+/** Elbows well bent at the wheel [common practice]: it comes as near as that. */
+const WHEEL_EASE: readonly Ease[] = [{ dimension: 'wheelAhead', angle: 'elbowAngle', value: 130 }];
+
 const bucket = (more: Record<string, number>) => ({
   baseAngle: 8,
   baseLength: 300,
@@ -75,6 +78,7 @@ const KART_SETS: readonly StartingSet[] = [
     wheels: { front: '10x4.5-5', rear: '11x7.1-5' },
     bands: 'kart',
     fit: SEATED_FIT,
+    ease: WHEEL_EASE,
     lumps: KART_LUMPS,
     held: {
       pedalsAhead: 170,
@@ -91,9 +95,9 @@ const KART_SETS: readonly StartingSet[] = [
       noseHeight: 45,
       rearOverhang: 90,
       tailHeight: 45,
-      seatAhead: 250,
+      seatAhead: 290,
       seatHeight: 55,
-      legRoom: 970,
+      legRoom: 930,
       pedalHeight: 225,
       ...bucket({ backAngle: 62, wheelAhead: 460, wheelHeight: 490, columnAngle: 38 }),
       ...RIGID,
@@ -106,6 +110,7 @@ const KART_SETS: readonly StartingSet[] = [
     wheels: { front: '16x6.5-8', rear: '16x6.5-8' },
     bands: 'ladder',
     fit: SEATED_FIT,
+    ease: WHEEL_EASE,
     lumps: LADDER_LUMPS,
     held: {
       wheelbase: 1680,
@@ -122,9 +127,9 @@ const KART_SETS: readonly StartingSet[] = [
       noseHeight: 180,
       rearOverhang: 120,
       tailHeight: 160,
-      seatAhead: 480,
+      seatAhead: 510,
       seatHeight: 190,
-      legRoom: 980,
+      legRoom: 950,
       pedalHeight: 320,
       ...bucket({ backAngle: 68, wheelAhead: 470, wheelHeight: 620, columnAngle: 38 }),
       ...RIGID,
@@ -139,6 +144,7 @@ const BUGGY_SETS: readonly StartingSet[] = [
     wheels: { front: '22x7-10', rear: '25x10-12' },
     bands: 'buggy',
     fit: SEATED_FIT,
+    ease: WHEEL_EASE,
     lumps: BUGGY_LUMPS,
     held: {
       wheelbase: 1980,
@@ -155,9 +161,9 @@ const BUGGY_SETS: readonly StartingSet[] = [
       noseHeight: 400,
       rearOverhang: 200,
       tailHeight: 380,
-      seatAhead: 760,
+      seatAhead: 790,
       seatHeight: 330,
-      legRoom: 1020,
+      legRoom: 990,
       pedalHeight: 450,
       ...bucket({ backAngle: 68, wheelAhead: 480, wheelHeight: 800, columnAngle: 28, seatSpread: 560 }),
       frontTravel: 200,
@@ -173,6 +179,7 @@ const BUGGY_SETS: readonly StartingSet[] = [
     wheels: { front: '18x7-8', rear: '19x9.5-8' },
     bands: 'offRoadKart',
     fit: SEATED_FIT,
+    ease: WHEEL_EASE,
     lumps: OFF_ROAD_KART_LUMPS,
     held: {
       wheelbase: 1500,
@@ -189,9 +196,9 @@ const BUGGY_SETS: readonly StartingSet[] = [
       noseHeight: 260,
       rearOverhang: 130,
       tailHeight: 260,
-      seatAhead: 430,
+      seatAhead: 465,
       seatHeight: 230,
-      legRoom: 960,
+      legRoom: 925,
       pedalHeight: 360,
       ...bucket({ backAngle: 66, wheelAhead: 470, wheelHeight: 650, columnAngle: 32 }),
       frontTravel: 120,
@@ -277,7 +284,7 @@ function kart(
       seated({
         seatAhead: sizes.wheelbase * 0.3,
         seatHeight: sizes.clearance + 20,
-        legRoom: 960,
+        legRoom: 925,
         pedalHeight: sizes.clearance + 185,
         backAngle: 65,
         feetOn: 'Pedals',

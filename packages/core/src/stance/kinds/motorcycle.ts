@@ -176,9 +176,9 @@ const LOW_SETS: readonly StartingSet[] = [
       frontSag: 25,
       rearTravel: 100,
       rearSag: 25,
-      seatAhead: 430,
+      seatAhead: 470,
       seatHeight: 400,
-      legRoom: 960,
+      legRoom: 920,
       pedalHeight: 330,
       backAngle: 62,
       baseAngle: 10,
@@ -280,9 +280,9 @@ export const LOW_MOTORCYCLE: Kind = kindOf(
   [
     ...base,
     seated({
-      seatAhead: 430,
+      seatAhead: 470,
       seatHeight: 400,
-      legRoom: 960,
+      legRoom: 920,
       pedalHeight: 330,
       backAngle: 62,
       feetOn: 'Pegs',

@@ -10,7 +10,7 @@ import { BARS_GROUP, figureGroup, FORK_GROUP, RIGID, TRAVEL_GROUP } from './grou
 import { SCOOTER_LUMPS } from './lumps.js';
 
 /** Hip to sole is 0.53 of the stature (Drillis and Contini); elbows bent [common practice]: the bars' height comes out so. */
-const STANDING_FIT: readonly Fit[] = [{ dimension: 'hipHeight', rider: 0, perStature: 0.53 }];
+const STANDING_FIT: readonly Fit[] = [{ dimension: 'hipHeight', rider: 0, perStature: 0.53, legs: true }];
 const STANDING_EASE: readonly Ease[] = [{ dimension: 'barRise', angle: 'elbowAngle', value: 150 }];
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */

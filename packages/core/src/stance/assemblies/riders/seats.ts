@@ -198,18 +198,68 @@ export const shellLines = (s: SeatedState) => {
   };
 };
 
+/** Hip joint of a rider in a shell: as far off the back rest as off the base, square to each. */
+function hipInShell(s: SeatedState, stature: number, corner: Vector): Vector {
+  const { base, up } = shellLines(s);
+  return along(along(corner, base, touching(s, stature)), up, HIP.shell * stature);
+}
+
+/** From where base and back rest meet to where each touches a circle about the hip, along it. */
+const touching = ({ baseAngle, backAngle }: SeatedState, stature: number): number =>
+  HIP.shell * stature * Math.tan(toRadians(baseAngle + backAngle) / 2);
+
+const HIP_SOURCE = '0.07 of the stature, from memory';
+
 /** A seat with a back rest; its numbers are the stance's. */
 export const shell = <S extends SeatedState>(across: (state: S) => number = () => 0): SeatPart<S> => ({
   start: {},
-  dimensions: [],
+  dimensions: [
+    worked<S>({
+      id: 'hipOffBack',
+      name: 'Hip off the back rest',
+      symbol: 'hb',
+      formula: 'hb = 0.07·st',
+      source: HIP_SOURCE,
+      meaning: 'Hip joint off the face of the back rest, square to it.',
+      letGo: [],
+      of: (s) => HIP.shell * read(s, 'stature'),
+    }),
+    worked<S>({
+      id: 'hipAboveBase',
+      name: 'Hip above the seat base',
+      symbol: 'hu',
+      formula: 'hu = 0.07·st',
+      source: HIP_SOURCE,
+      meaning: 'Hip joint above the face of the seat base, square to it.',
+      letGo: [],
+      of: (s) => HIP.shell * read(s, 'stature'),
+    }),
+  ],
+  pictured: pictured<S>(
+    (s) => {
+      const corner: Vector = [s.seatAhead, 0, s.seatHeight];
+      const hip = hipInShell(s, read(s, 'stature'), corner);
+      const { base, back } = shellLines(s);
+      const way = touching(s, read(s, 'stature'));
+      return {
+        hipInShell: hip,
+        hipOnBack: along(corner, back, way),
+        hipOnBase: along(corner, base, way),
+      };
+    },
+    [
+      { id: 'hipOffBack', view: 'side', as: 'aligned', from: 'hipOnBack', to: 'hipInShell', off: 0 },
+      { id: 'hipAboveBase', view: 'side', as: 'aligned', from: 'hipOnBase', to: 'hipInShell', off: 0 },
+    ],
+  ),
   handles: [{ point: 'hip', name: 'Hip', views: ['side'], moves: ['seatAhead', 'seatHeight'] }],
   lean: 'backAngle',
   of: (s, { stature }) => {
-    const { base, up } = shellLines(s);
+    const { base } = shellLines(s);
     const y = across(s);
     const corner: Vector = [s.seatAhead, y, s.seatHeight];
     return {
-      hip: along(along(corner, base, HIP.ahead * stature), up, HIP.above * stature),
+      hip: hipInShell(s, stature, corner),
       trunkAngle: 180 - s.backAngle,
       seat: {
         as: 'shell',
