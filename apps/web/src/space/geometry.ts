@@ -91,8 +91,7 @@ const edgesOf = (cut: PieceCut, { every, joined }: Detail): BufferGeometry =>
         const lines = inside ? end.edge.inner : end.edge.outer;
         const at = (line: number) => {
           const index = line % lines.length;
-          const along = Number.isNaN(lines[index]!) ? end.edge.longest.at : lines[index]!;
-          return wallPoint(end, index, along, inside);
+          return wallPoint(end, index, lines[index]!, inside);
         };
         for (let line = 0; line < lines.length; line += every) points.push(...at(line), ...at(line + every));
       }

@@ -17,6 +17,11 @@ export const FIXTURE_WORDS: Words = {
     text: `It reads from ${measure('low')} to ${measure('high')}. Nothing is made of this reading until it is put right.`,
     remedies: ['Read the scale again', 'Change the ends of the scale under Profile'],
   }),
+  'points-in-one': ({ of }) => ({
+    title: `${of('a')} and ${of('b')} come to lie in one point`,
+    text: 'At the marks of these scales no line runs through the two: what comes out is told as if they stood as drawn.',
+    remedies: ['Choose a finer step under Profile', 'Read again what was found'],
+  }),
   'adapter-missing': ({ of, mm }) => ({
     title: `No ${of('what')} of ${mm('wanted')} on hand`,
     text: Number(of('count')) > 0 ? `The nearest is ${mm('nearest')}.` : 'There is none at all.',

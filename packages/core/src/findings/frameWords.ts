@@ -13,6 +13,16 @@ export const FRAME_WORDS: Words = {
     text: 'This build has a stance but no frame.',
     remedies: ['Make a frame from a pattern'],
   }),
+  'plate-no-area': ({ of }) => ({
+    title: `Plate ${of('mark')} has no area`,
+    text: `The corners of ${nameInText(of('plate'))} lie in a line or in one point: there is nothing to cut.`,
+    remedies: ['Move its corners apart', 'Delete it'],
+  }),
+  'plate-crosses-itself': ({ of }) => ({
+    title: `Plate ${of('mark')} crosses itself`,
+    text: `Two sides of ${nameInText(of('plate'))} cross: which part is metal cannot be told, and its weight is a guess.`,
+    remedies: ['Put its corners in order', 'Delete it'],
+  }),
   'joint-parallel': ({ of }) => ({
     title: `Piece ${of('mark')}: no joint with ${of('host')}`,
     text: `${of('piece')} runs alongside its host, or the host is not there.`,

@@ -5,7 +5,7 @@ import { mirror, squareTo, turn, unit, type Vector } from '../vector/vector.js';
 import { findMaterial } from './materials.js';
 import { placeNodes, type Placed } from './nodes.js';
 import { carried, mirroredPath, pointOn, type Path } from './path.js';
-import { placePlate, type PlacedPlate } from './plates.js';
+import { placePlate, plateFault, type PlacedPlate } from './plates.js';
 import type { Side } from './side.js';
 import { uncutVolume } from './volume.js';
 
@@ -110,6 +110,12 @@ function placingFindings({ frame }: BuildDocument, { nodes, paths }: Placed): Fi
           fits,
         }),
       );
+    }),
+    ...frame.plates.flatMap((plate) => {
+      const fault = plateFault(plate.outline);
+      return fault
+        ? [find(`plate-${fault}`, plate.id, { plate: plate.name, mark: String(plate.piece) })]
+        : [];
     }),
     ...frame.plates.flatMap((plate) =>
       nodes.has(plate.node) ? [] : [find('member-not-placed', plate.id, { member: plate.name })],

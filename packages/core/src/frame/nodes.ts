@@ -1,3 +1,4 @@
+import { namedPoint } from '../stance/namedPoint.js';
 import type { Anchor, FrameData, Member, Node } from '../document/schema.js';
 import type { Stance } from '../stance/stance.js';
 import { add, cross, distance, dot, mirror, scale, subtract, type Vector } from '../vector/vector.js';
@@ -45,7 +46,7 @@ export function placeNodes({ nodes, members }: Pick<FrameData, 'nodes' | 'member
       case 'fixed':
         return anchor.at;
       case 'stance': {
-        const point = stance.points[anchor.point] ?? stance.seatPoints[anchor.point];
+        const point = namedPoint(stance, anchor.point);
         return point && add(point, anchor.offset);
       }
       case 'node': {

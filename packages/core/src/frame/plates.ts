@@ -44,7 +44,7 @@ export function placePlate(plate: Plate, node: Vector, id: string, mark: string,
   const across = (v: Vector): Vector => (side === 'right' ? mirror(v) : v);
   const axes = [across(turned[0]), across(tilted)] as const;
   const at = across(node);
-  const [x, y] = polygonCentroid(plate.outline);
+  const [x, y] = centreOf(plate.outline);
   return {
     id,
     mark,
@@ -64,6 +64,40 @@ export const onPlate = (
   { at, axes }: Pick<PlacedPlate, 'at' | 'axes'>,
   [x, y]: readonly [number, number],
 ): Vector => add(at, add(scale(axes[0], x), scale(axes[1], y)));
+
+/** Less than this is no plate, mm2. */
+const LEAST_AREA = 1;
+
+export type PlateFault = 'no-area' | 'crosses-itself';
+
+/** What makes an outline no plate: it encloses nothing, or two of its sides cross. */
+export function plateFault(outline: Plate['outline']): PlateFault | undefined {
+  if (!(Math.abs(polygonArea(outline)) >= LEAST_AREA)) return 'no-area';
+  const side = (index: number) => [outline[index]!, outline[(index + 1) % outline.length]!] as const;
+  for (let first = 0; first < outline.length; first += 1)
+    for (let second = first + 2; second < outline.length; second += 1) {
+      const neighbours = first === 0 && second === outline.length - 1;
+      if (!neighbours && cross2(side(first), side(second))) return 'crosses-itself';
+    }
+  return undefined;
+}
+
+type Point2 = readonly [number, number];
+
+/** Whether two straights cross within both. Source: signs of the areas of four triangles. */
+function cross2([a, b]: readonly [Point2, Point2], [c, d]: readonly [Point2, Point2]): boolean {
+  const turns = ([px, py]: Point2, [qx, qy]: Point2, [rx, ry]: Point2) =>
+    (qx - px) * (ry - py) - (qy - py) * (rx - px);
+  return turns(a, b, c) * turns(a, b, d) < 0 && turns(c, d, a) * turns(c, d, b) < 0;
+}
+
+/** Centre of an outline's area; of one that is none, the middle of its corners. */
+function centreOf(outline: Plate['outline']): Point2 {
+  if (plateFault(outline) === undefined) return polygonCentroid(outline);
+  const mean = (axis: 0 | 1) =>
+    outline.reduce((sum, corner) => sum + corner[axis], 0) / Math.max(1, outline.length);
+  return [mean(0), mean(1)];
+}
 
 /** Outline less its holes, times thickness and density; kg. */
 function plateMass(plate: Plate): number {

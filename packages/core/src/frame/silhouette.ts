@@ -97,9 +97,7 @@ function nearEdge(end: EndCut, along: Vector, eye: Vector, view: Seen): OnPaper[
 }
 
 function edgeAt(end: EndCut, line: number, view: Seen): OnPaper {
-  const value = end.edge.outer[line]!;
-  const at = Number.isNaN(value) ? end.edge.longest.at : value;
-  return view.at(wallPoint(end, line, at));
+  return view.at(wallPoint(end, line, end.edge.outer[line]!));
 }
 
 const endOn = (end: EndCut, view: Seen): OnPaper[] =>

@@ -26,13 +26,14 @@ export interface Extreme {
 }
 /** The edge of a cut end, unrolled: one value a wall line from the match line, right-handed about the outward axis. */
 export interface Edge {
-  /** Where each outer wall line ends, along the outward axis from the cutter centre; NaN where it misses every host. */
+  /** Where each outer wall line ends, along the outward axis from the cutter centre; of one that misses every host, the longest. */
   readonly outer: readonly number[];
   readonly inner: readonly number[];
   readonly longest: Extreme;
   readonly shortest: Extreme;
-  /** Outer wall lines that meet no host at all. */
+  /** How many outer wall lines meet no host at all; and which. */
   readonly missed: number;
+  readonly missedLines: readonly number[];
   /** Outer wall lines that meet a host only where that host has already ended. */
   readonly pastHostEnd: number;
   /** Outer wall lines that meet their host only where the tube itself has bent away: they are told as on its straight carried on. */
@@ -158,16 +159,13 @@ export function castEdge({ centre, outward, matchSide, outline, growth, surfaces
     else cast(oneU, oneV, 1);
     return metAt(0);
   };
-  return {
-    outer,
-    inner,
-    longest: extreme(outer, at, 1),
-    shortest: extreme(outer, at, -1),
-    missed,
-    pastHostEnd,
-    pastBend: 0,
-  };
+  const [longest, shortest] = [extreme(outer, at, 1), extreme(outer, at, -1)];
+  const missedLines = missed > 0 ? outer.flatMap((value, line) => (Number.isNaN(value) ? [line] : [])) : NONE;
+  for (const line of missedLines) outer[line] = longest.at;
+  for (let line = 0; line < WALL_LINES; line += 1) if (Number.isNaN(inner[line]!)) inner[line] = outer[line]!;
+  return { outer, inner, longest, shortest, missed, missedLines, pastHostEnd, pastBend: 0 };
 }
+const NONE: readonly number[] = [];
 /** A leaning line has settled when it moves by less than this, mm. */
 const SETTLED = 1e-11;
 const MOST_ROUNDS = 60;
@@ -213,6 +211,7 @@ export function squareEdge(at: number): Edge {
     longest: extreme,
     shortest: extreme,
     missed: 0,
+    missedLines: NONE,
     pastHostEnd: 0,
     pastBend: 0,
   };
@@ -237,6 +236,7 @@ export function planarEdge(outline: Outline, normal: Vector, at: number, growth?
     longest: extreme(outer, of, 1),
     shortest: extreme(outer, of, -1),
     missed: 0,
+    missedLines: NONE,
     pastHostEnd: 0,
     pastBend: 0,
   };

@@ -66,8 +66,10 @@ export interface EndCut {
   readonly matchSide: Vector;
   /** Station of the cutter centre along the piece's centre line from its start node. */
   readonly station: number;
-  /** Straight tube behind the cutter centre, before the first bend. */
+  /** Straight tube behind the cutter centre: up to the first bend, or all of it. */
   readonly straight: number;
+  /** Whether there is a bend. */
+  readonly bent: boolean;
   /** The axes run side by side, or a named host is not there. */
   readonly impossible: boolean;
 }
@@ -312,7 +314,8 @@ function cutEnd(piece: Piece, name: EndName, prepared: Prepared, matchSide: Vect
     outward,
     matchSide,
     station: atStart ? -shift : piece.length + shift,
-    straight: bent ? leg.length + shift : Infinity,
+    straight: leg.length + shift,
+    bent,
     impossible:
       (end.cut === 'coped' && !coped) ||
       ((end.cut === 'mitred' || end.cut === 'plate') && plane === undefined),

@@ -66,7 +66,7 @@ function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
         ...values,
       },
     });
-  const past = -(end.straight + end.edge.shortest.at);
+  const past = piece.path.arcs.length > 0 ? -(end.straight + end.edge.shortest.at) : 0;
   if (!end.impossible && end.edge.pastBend > 0) tell('cope-past-bend', 'stop', { past });
   else if (past > 0 && !end.impossible) tell('cope-in-bend', 'look', { past });
   if (end.cut !== 'coped') {

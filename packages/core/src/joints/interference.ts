@@ -299,14 +299,13 @@ function depthIn(point: Vector, body: Body): number {
 /** Points at every tenth wall line of an edge. */
 function cutEdge(end: EndCut): CutEdge {
   const { edge, outline, centre, station } = end;
+  const missed = new Set(edge.missedLines);
   let known: Vector[] | undefined;
   const points = () => {
     if (known) return known;
     known = [];
-    for (let line = 0; line < edge.outer.length; line += 10) {
-      const value = edge.outer[line]!;
-      if (!Number.isNaN(value)) known.push(wallPoint(end, line, value));
-    }
+    for (let line = 0; line < edge.outer.length; line += 10)
+      if (!missed.has(line)) known.push(wallPoint(end, line, edge.outer[line]!));
     return known;
   };
   const along = Math.max(Math.abs(edge.longest.at), Math.abs(edge.shortest.at));

@@ -110,6 +110,7 @@ function mirroredEdge(edge: Edge): Edge {
     ...edge,
     outer: reversed(edge.outer),
     inner: reversed(edge.inner),
+    missedLines: edge.missedLines.map((line) => (WALL_LINES - line) % WALL_LINES),
     longest: at(edge.longest),
     shortest: at(edge.shortest),
   };

@@ -59,7 +59,7 @@ function compare({ outline, surfaces, aim, outward, side }: Made) {
     outward,
     matchSide,
   )) {
-    if (at < 1 - BODY || Number.isNaN(edge.outer[line]!)) continue;
+    if (at < 1 - BODY || edge.missedLines.includes(line)) continue;
     checked += 1;
     worst = Math.max(worst, Math.abs(at - edge.outer[line]!));
   }

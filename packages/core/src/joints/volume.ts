@@ -105,9 +105,7 @@ function beyond({ edge, outline, wall, growth, centre, outward, matchSide }: End
   const grow = growth ? (growth.u + growth.v) / 2 : 0;
   let [volume, onward, toMatch, across] = [0, 0, 0, 0];
   for (let line = 0; line < WALL_LINES; line += 1) {
-    const far = outer[line]!;
-    if (Number.isNaN(far)) continue;
-    const near = Number.isNaN(inner[line]!) ? far : inner[line]!;
+    const [far, near] = [outer[line]!, inner[line]!];
     const outside = wide[line]!;
     const inside = narrow[line]!;
     const [whole, slant] = [(outside + inside) / 2, inside / 6 + outside / 3];

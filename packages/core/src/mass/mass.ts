@@ -1,3 +1,4 @@
+import { namedPoint } from '../stance/namedPoint.js';
 import type { BuildDocument, Lump } from '../document/schema.js';
 import type { PieceWeight } from '../frame/weight.js';
 import { figureOf } from '../rider/figure.js';
@@ -64,7 +65,7 @@ function plausible(result: ScalesResult, riders: number, aboard: boolean): Scale
 
 /** Where a lump is: with its stance point, or in the vehicle's axes. */
 export function lumpAt({ id, name, sort, mass, point, offset }: Lump, stance: Stance): MassPart {
-  const from = stance.points[point] ?? stance.seatPoints[point] ?? ([0, 0, 0] as const);
+  const from = namedPoint(stance, point) ?? ([0, 0, 0] as const);
   return { id, name, sort, mass, at: add(from, offset as Vector) };
 }
 

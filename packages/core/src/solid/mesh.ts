@@ -160,10 +160,9 @@ function edgeRing(end: EndCut, lines: readonly number[], start: boolean): Ring {
   const { outline, edge, outward, matchSide, wall } = end;
   const across = cross(outward, matchSide);
   const own = lines.map((line) => (start ? (WALL_LINES - line) % WALL_LINES : line));
-  const or = (at: number) => (Number.isNaN(at) ? edge.longest.at : at);
   return {
-    outer: own.map((line) => wallPoint(end, line, or(edge.outer[line]!))),
-    inner: own.map((line) => wallPoint(end, line, or(edge.inner[line]!), true)),
+    outer: own.map((line) => wallPoint(end, line, edge.outer[line]!)),
+    inner: own.map((line) => wallPoint(end, line, edge.inner[line]!, true)),
     out: own.map((line) => outOf(outline, line, matchSide, across, wall)),
   };
 }

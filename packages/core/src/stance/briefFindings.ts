@@ -1,3 +1,4 @@
+import { own } from './namedPoint.js';
 import type { BuildDocument, RuleLimit, ShelfItem } from '../document/schema.js';
 import type { Finding } from '../findings/finding.js';
 import type { Kind } from './dimension.js';
@@ -32,7 +33,7 @@ export const keepsLimit = ({ bound, value: limit }: RuleLimit, value: number): b
   bound === 'most' ? value <= limit + ON_IT : value >= limit - ON_IT;
 
 function limitFinding(limit: RuleLimit, stance: Stance, kind: Kind): Finding[] {
-  const value = stance.values[limit.dimension];
+  const value = own(stance.values, limit.dimension);
   const described = kind.dimensions.find(({ id }) => id === limit.dimension);
   if (value === undefined || !described || keepsLimit(limit, value)) return [];
   return [

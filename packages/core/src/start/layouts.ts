@@ -23,7 +23,8 @@ export function layoutOffer(document: BuildDocument, layout: Pattern): LayoutOff
   const framed = frameFromPattern(document, layout.id);
   if (!framed.ok) return { layout, made: undefined, refused: framed.message };
   const planned = planBuild(framed.value);
-  if (!planned.ok) return { layout, made: undefined, refused: planned.refusals.map((each) => each.message).join(' ') };
+  if (!planned.ok)
+    return { layout, made: undefined, refused: planned.refusals.map((each) => each.message).join(' ') };
   const made = { document: framed.value, plan: planned.plan };
   const stop = planned.plan.findings.find(
     ({ severity, where }) => severity === 'stop' && (where.station === 'tubes' || where.station === 'joints'),

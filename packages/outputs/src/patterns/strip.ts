@@ -38,7 +38,7 @@ export function stripsOf(
   const [start, end] = cut.ends;
   const height = cut.betweenCentres + start.edge.longest.at + end.edge.longest.at;
   const room = cut.betweenCentres + start.edge.shortest.at + end.edge.shortest.at;
-  const straight = start.straight === Infinity && end.straight === Infinity;
+  const straight = !start.bent && !end.bent;
   if (!separate && straight && height <= JOINED_AT_MOST && room >= JOINED_ROOM && sameOutline(start, end))
     return [joinedStrip(cut, paperThickness, display)];
   const bases = cut.ends.map((each) => Math.ceil(SLEEVE + (each.slot?.depth ?? 0) - each.edge.shortest.at));

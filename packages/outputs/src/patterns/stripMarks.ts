@@ -5,10 +5,8 @@ import { label, path, type Mark, type Point } from '../drawing.js';
 const SHOW_INNER = 0.2;
 
 /** Where a wall line ends; of one that meets nothing, as far as the longest. */
-export function valueAt(end: EndCut, line: number): number {
-  const value = end.edge.outer[((Math.round(line) % WALL_LINES) + WALL_LINES) % WALL_LINES]!;
-  return Number.isNaN(value) ? end.edge.longest.at : value;
-}
+export const valueAt = (end: EndCut, line: number): number =>
+  end.edge.outer[((Math.round(line) % WALL_LINES) + WALL_LINES) % WALL_LINES]!;
 
 /** The cut edge, and the inner one where it differs. `reversed` for an end whose lines run the other way across the paper. */
 export function edgeMarks(
@@ -19,13 +17,14 @@ export function edgeMarks(
   y: (at: number) => number,
   reversed = false,
 ): Mark[] {
+  const missed = new Set(end.edge.missedLines);
   const runs = (values: readonly number[]): Point[][] => {
     const all: Point[][] = [[]];
     for (let step = 0; step <= WALL_LINES; step += 1) {
       const line = (seam + (reversed ? WALL_LINES - step : step)) % WALL_LINES;
       const value = values[line]!;
       const across = step === 0 ? 0 : step === WALL_LINES ? girth : x(line);
-      if (Number.isNaN(value)) all.push([]);
+      if (missed.has(line)) all.push([]);
       else all.at(-1)!.push([across, y(value)]);
     }
     return all.filter((run) => run.length > 1);

@@ -12,7 +12,7 @@ export function words(
   matchX: number,
 ): Mark[] {
   const size = Math.min(2.8, Math.max(1.7, girth / 34));
-  const bent = end.straight !== Infinity;
+  const { bent } = end;
   const lines = [
     `${cut.name}, ${end.end === 'start' ? 'first' : 'second'} end`,
     jointWords(end),
