@@ -25,11 +25,16 @@ import {
   fullSizeDrawing,
   patternSheets,
   pieceDrawing,
+  planOnRoll,
   settingsCsv,
   tiled,
 } from '@larchwood/outputs';
+import { paperFonts } from './fonts.js';
 
 const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR]';
+
+/** A file holds no revisions: its paper says where it came from. */
+const FROM_FILE = 'from a file';
 
 class Refused extends Error {}
 
@@ -82,36 +87,49 @@ async function writePack(
   details: FixtureDetails,
   directory: string,
 ): Promise<void> {
-  const { size, thickness, overlap, printer } = plan.paper;
+  const { size, thickness, overlap, printer, planOn, rollWidth } = plan.paper;
   await mkdir(directory, { recursive: true });
+  const fonts = await paperFonts();
+  const pdf = (drawings: Parameters<typeof drawingsToPdf>[0], title: string) =>
+    drawingsToPdf(drawings, title, fonts);
+  const units = plan.units.length === 'mm' ? 'mm' : 'in';
   const sheets = patternSheets(plan.cuts, {
     size,
     paperThickness: thickness,
     display: plan.units,
     buildName: plan.name,
-    printer: plan.paper.printer,
+    revision: FROM_FILE,
+    printer,
   });
   await writeFile(join(directory, 'cut-list.csv'), cutListCsv(plan, plan.units));
   await writeFile(join(directory, 'frame.glb'), await frameGltf(plan, plan.name));
   await writeFile(join(directory, 'frame.stl'), frameStl(plan, plan.name));
-  await writeFile(join(directory, 'patterns.pdf'), await drawingsToPdf(sheets, `${plan.name}: patterns`));
+  await writeFile(join(directory, 'patterns.pdf'), await pdf(sheets, `${plan.name}: patterns`));
   if (plan.fixture.refused === undefined) {
-    const sheets = fixtureSheets(document, plan, details, { size });
-    await writeFile(join(directory, 'fixture.pdf'), await drawingsToPdf(sheets, `${plan.name}: fixture`));
+    const sheets = fixtureSheets(document, plan, details, { size, revision: FROM_FILE });
+    await writeFile(join(directory, 'fixture.pdf'), await pdf(sheets, `${plan.name}: fixture`));
     await writeFile(join(directory, 'settings.csv'), settingsCsv(document, plan.fixture));
   }
   if (plan.frame.pieces.length > 0) {
-    const whole = fullSizeDrawing(plan, sizeIn({ document, ...plan }, findSchool('plan')!, 'margin'));
+    const margin = sizeIn({ document, ...plan }, findSchool('plan')!, 'margin');
+    const whole = fullSizeDrawing(plan, margin);
     const title = `${plan.name}: plan`;
-    const tiles = tiled(whole, { size, overlap, printer, title });
+    const block = { build: plan.name, what: 'plan', revision: FROM_FILE, scale: '1:1', units };
+    const pages =
+      planOn === 'roll'
+        ? [planOnRoll(plan, margin, rollWidth, printer, FROM_FILE)]
+        : tiled(whole, { size, overlap, printer, block });
     await writeFile(join(directory, 'plan.svg'), drawingToSvg(whole, title));
     await writeFile(join(directory, 'plan.dxf'), drawingToDxf(whole));
-    await writeFile(join(directory, 'plan.pdf'), await drawingsToPdf(tiles, title));
+    await writeFile(join(directory, 'plan.pdf'), await pdf(pages, title));
   }
   for (const cut of plan.cuts) {
     await writeFile(
       join(directory, `piece-${cut.mark}.svg`),
-      drawingToSvg(pieceDrawing(cut, thickness, plan.units), `${plan.name}: ${cut.mark} ${cut.name}`),
+      drawingToSvg(
+        pieceDrawing(cut, { paperThickness: thickness, display: plan.units }),
+        `${plan.name}: ${cut.mark} ${cut.name}`,
+      ),
     );
   }
 }

@@ -79,7 +79,9 @@ export {
   swapThrough,
 } from './frame/edit/reshape.js';
 export { frameEdits, withEditsKept, type FrameEdit } from './frame/edits.js';
-export { meshVolume, closedByJoints, pieceMesh, plateMesh, type Mesh } from './solid/mesh.js';
+export { meshVolume, type Mesh } from './solid/builder.js';
+export { closedByJoints, pieceMesh } from './solid/pieceMesh.js';
+export { plateMesh } from './solid/plateMesh.js';
 export { zonesOf } from './joints/wall.js';
 export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './frame/weight.js';
 export { findPattern, patternsFor, PATTERNS } from './frame/patterns/registry.js';

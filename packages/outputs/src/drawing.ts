@@ -1,3 +1,5 @@
+import { CAPITAL } from './text/measure.js';
+
 /**
  * A drawing true to size: marks in millimetres, x to the right and y down from the top left corner. One drawing is set
  * on paper as PDF, saved as SVG and shown on the screen, so that all three agree.
@@ -12,14 +14,24 @@ export type Mark =
       readonly closed: boolean;
     }
   | {
+      readonly as: 'circle';
+      readonly stroke: Stroke;
+      readonly at: Point;
+      readonly radius: number;
+    }
+  | {
       readonly as: 'text';
       readonly at: Point;
       readonly size: number;
       readonly text: string;
       readonly anchor: 'start' | 'middle' | 'end';
       readonly bold: boolean;
+      /** A quarter turn clockwise. */
       readonly turned: boolean;
+      /** Lines behind it are left white. */
+      readonly clear: boolean;
     };
+export type Words = Extract<Mark, { as: 'text' }>;
 
 export type Point = readonly [x: number, y: number];
 
@@ -50,12 +62,27 @@ export const path = (stroke: Stroke, points: readonly Point[], closed = false): 
   closed,
 });
 
+export const circle = (stroke: Stroke, at: Point, radius: number): Mark => ({
+  as: 'circle',
+  stroke,
+  at,
+  radius,
+});
+
+/** Corners that stand for a circle where it is cut or stretched: within 0.0003 of its radius. */
+const ROUND = 128;
+export const rimOf = ({ at: [x, y], radius }: { readonly at: Point; readonly radius: number }): Point[] =>
+  Array.from({ length: ROUND }, (_, index) => {
+    const angle = (2 * Math.PI * index) / ROUND;
+    return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
+  });
+
 export function label(
   at: Point,
   size: number,
   text: string,
-  more: { anchor?: 'start' | 'middle' | 'end'; bold?: boolean; turned?: boolean } = {},
-): Mark {
+  more: { anchor?: 'start' | 'middle' | 'end'; bold?: boolean; turned?: boolean; clear?: boolean } = {},
+): Words {
   return {
     as: 'text',
     at,
@@ -64,6 +91,7 @@ export function label(
     anchor: more.anchor ?? 'start',
     bold: more.bold ?? false,
     turned: more.turned ?? false,
+    clear: more.clear ?? false,
   };
 }
 
@@ -74,9 +102,14 @@ export function placed(
   sideways?: { readonly height: number },
 ): Mark[] {
   const put = ([x, y]: Point): Point => (sideways ? [dx + sideways.height - y, dy + x] : [dx + x, dy + y]);
-  return marks.map((mark) =>
-    mark.as === 'path'
-      ? { ...mark, points: mark.points.map(put) }
-      : { ...mark, at: put(mark.at), turned: sideways ? !mark.turned : mark.turned },
-  );
+  return marks.map((mark): Mark => {
+    if (mark.as === 'path') return { ...mark, points: mark.points.map(put) };
+    if (mark.as === 'circle') return { ...mark, at: put(mark.at) };
+    if (!sideways || !mark.turned)
+      return { ...mark, at: put(mark.at), turned: sideways ? true : mark.turned };
+    // Turned a second time it would stand on its head: it is set upright in the same place.
+    const [x, y] = put(mark.at);
+    const anchor = { start: 'end', middle: 'middle', end: 'start' } as const;
+    return { ...mark, at: [x, y + CAPITAL * mark.size], turned: false, anchor: anchor[mark.anchor] };
+  });
 }

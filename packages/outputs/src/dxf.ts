@@ -6,7 +6,7 @@ import {
   TextHorizontalAlignment,
   Units,
 } from '@tarikjabiri/dxf';
-import { STROKES, type Drawing, type Stroke } from './drawing.js';
+import { STROKES, type Drawing, type Mark, type Stroke } from './drawing.js';
 
 /** Colour number by stroke, as the DXF reference counts them: 7 is the drawing’s own ink. From memory. */
 const INK: Readonly<Record<Stroke, number>> = {
@@ -33,7 +33,7 @@ export function drawingToDxf(drawing: Drawing): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   const up = (y: number): number => drawing.height - y;
-  const used = new Set(drawing.marks.flatMap((mark) => (mark.as === 'path' ? [mark.stroke] : [])));
+  const used = new Set(drawing.marks.flatMap((mark) => (mark.as === 'text' ? [] : [mark.stroke])));
   for (const stroke of used) {
     const { dashes } = STROKES[stroke];
     const type = dashes.length > 0 ? `LW_${stroke.toUpperCase()}` : 'Continuous';
@@ -47,8 +47,15 @@ export function drawingToDxf(drawing: Drawing): string {
     dxf.addLayer(layerOf(stroke), INK[stroke], type);
   }
   dxf.addLayer('TEXT', 7, 'Continuous');
+  const drawn = new Set<string>();
   for (const mark of drawing.marks) {
-    if (mark.as === 'path') {
+    // What lies on what is there already would be cut twice.
+    const same = entityKey(mark);
+    if (drawn.has(same)) continue;
+    drawn.add(same);
+    if (mark.as === 'circle') {
+      dxf.addCircle(point3d(mark.at[0], up(mark.at[1])), mark.radius, { layerName: layerOf(mark.stroke) });
+    } else if (mark.as === 'path') {
       if (mark.points.length < 2) continue;
       dxf.addLWPolyline(
         mark.points.map(([x, y]) => ({ point: point2d(x, up(y)) })),
@@ -69,6 +76,16 @@ export function drawingToDxf(drawing: Drawing): string {
   }
   return dxf.stringify();
 }
+
+/** Alike for two entities that lie on each other, whichever way they run. */
+function entityKey(mark: Mark): string {
+  if (mark.as === 'circle') return `${mark.stroke} ${mark.at.map(fine).join()} ${fine(mark.radius)}`;
+  if (mark.as === 'text') return `${mark.text} ${mark.at.map(fine).join()} ${mark.turned}`;
+  const points = mark.points.map(([x, y]) => `${fine(x)},${fine(y)}`);
+  const [there, back] = [points.join(' '), [...points].reverse().join(' ')];
+  return `${mark.stroke} ${mark.closed} ${there < back ? there : back}`;
+}
+const fine = (value: number): string => value.toFixed(3);
 
 export const layerOf = (stroke: Stroke): string => stroke.toUpperCase();
 

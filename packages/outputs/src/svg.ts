@@ -1,4 +1,6 @@
-import { STROKES, type Drawing, type Mark } from './drawing.js';
+import { STROKES, type Drawing, type Mark, type Words } from './drawing.js';
+import { textWidth } from './text/measure.js';
+import { boxOf } from './text/place.js';
 
 /** A drawing as an SVG file whose user unit is one millimetre, so that it opens at true size. */
 export function drawingToSvg(drawing: Drawing, title: string): string {
@@ -20,9 +22,18 @@ function element(mark: Mark): string {
     return `<path class="${mark.stroke}" d="${pathData(mark)}" fill="none" stroke="#000" stroke-width="${width}"${dash}/>`;
   }
   const [x, y] = mark.at;
+  if (mark.as === 'circle')
+    return `<circle class="${mark.stroke}" cx="${x.toFixed(4)}" cy="${y.toFixed(4)}" r="${mark.radius.toFixed(4)}" fill="none" stroke="#000" stroke-width="${STROKES[mark.stroke].width}"/>`;
   const turn = mark.turned ? ` transform="rotate(90 ${x.toFixed(3)} ${y.toFixed(3)})"` : '';
   const weight = mark.bold ? ' font-weight="bold"' : '';
-  return `<text x="${x.toFixed(3)}" y="${y.toFixed(3)}" font-family="Helvetica, Arial, sans-serif" font-size="${mark.size}" text-anchor="${mark.anchor}"${weight}${turn}>${escaped(mark.text)}</text>`;
+  // As wide as it was measured, whatever face the reader has.
+  const length = ` textLength="${textWidth(mark.text, mark.size, mark.bold).toFixed(3)}" lengthAdjust="spacingAndGlyphs"`;
+  return `${mark.clear ? cleared(mark) : ''}<text x="${x.toFixed(3)}" y="${y.toFixed(3)}" font-family="'Atkinson Hyperlegible Next', 'Atkinson Hyperlegible Next Variable', Helvetica, Arial, sans-serif" font-size="${mark.size.toFixed(3)}" text-anchor="${mark.anchor}"${weight}${length}${turn}>${escaped(mark.text)}</text>`;
+}
+
+function cleared(mark: Words): string {
+  const { left, top, right, bottom } = boxOf(mark);
+  return `<rect x="${(left - 0.3).toFixed(3)}" y="${(top - 0.3).toFixed(3)}" width="${(right - left + 0.6).toFixed(3)}" height="${(bottom - top + 0.4).toFixed(3)}" fill="#fff"/>`;
 }
 
 export function pathData(mark: Extract<Mark, { as: 'path' }>): string {

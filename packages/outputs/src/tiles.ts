@@ -2,19 +2,30 @@
 /// <reference path="./lineclip.d.ts" />
 import { clipPolyline } from 'lineclip';
 import { lengthBothWays, type SheetSize } from '@larchwood/core';
-import { label, path, type Drawing, type Mark, type Point } from './drawing.js';
-import { bar, lyingPrinter, SHEETS, stretched, TRUE_PRINTER, type Printer } from './paper.js';
+import { label, path, placed, rimOf, type Drawing, type Mark, type Point } from './drawing.js';
+import {
+  bar,
+  lyingPrinter,
+  SHEETS,
+  stretched,
+  titleMarks,
+  TRUE_PRINTER,
+  type Printer,
+  type TitleBlock,
+} from './paper.js';
+import { wrapped } from './text/measure.js';
+import { boxesMeet, boxInside, boxOf, type Box } from './text/place.js';
 
 export interface TileOptions {
   readonly size: SheetSize;
   /** How far neighbours share the drawing, mm. */
   readonly overlap: number;
   readonly printer?: Printer;
-  readonly title: string;
+  readonly block: Omit<TitleBlock, 'sheet'>;
 }
 
 /** Room on each sheet for its bars and its name, mm. Bars keep clear of the window. */
-const MARGIN = { left: 13, right: 5, top: 10, bottom: 15 };
+const MARGIN = { left: 13, right: 5, top: 15, bottom: 15 };
 const REGISTER = 4;
 
 interface Tile {
@@ -75,13 +86,47 @@ function layout(
 const letter = (row: number): string =>
   row < 26 ? String.fromCharCode(65 + row) : letter(Math.floor(row / 26) - 1) + letter(row % 26);
 
-/** What of a drawing lies in a box: lines cut at its sides, words that begin in it. */
+/** Words keep so far off the side of a box that cuts its lines; mm. */
+const OFF_SIDE = 1;
+
+/**
+ * What of a drawing lies in a box: lines cut at its sides; words that begin in it, moved in where they would be cut, and
+ * left out where there is no room for them.
+ */
 export function within(marks: readonly Mark[], box: Tile['box']): Mark[] {
   const [left, top, right, bottom] = box;
+  const room: Box = {
+    left: left + OFF_SIDE,
+    top: top + OFF_SIDE,
+    right: right - OFF_SIDE,
+    bottom: bottom - OFF_SIDE,
+  };
+  const words = marks.flatMap((mark) => (mark.as === 'text' ? [mark] : []));
+  const whole = words.filter((mark) => boxInside(boxOf(mark), room));
+  const taken = whole.map(boxOf);
   return marks.flatMap((mark): Mark[] => {
     if (mark.as === 'text') {
+      if (whole.includes(mark)) return [mark];
       const [x, y] = mark.at;
-      return x >= left && x <= right && y >= top && y <= bottom ? [mark] : [];
+      if (x < left || x > right || y < top || y > bottom) return [];
+      const own = boxOf(mark);
+      const inward = (low: number, high: number, from: number, to: number) =>
+        low < from ? from - low : high > to ? to - high : 0;
+      const [dx, dy] = [
+        inward(own.left, own.right, room.left, room.right),
+        inward(own.top, own.bottom, room.top, room.bottom),
+      ];
+      const moved = { ...mark, at: [x + dx, y + dy] as const };
+      const there = boxOf(moved);
+      if (!boxInside(there, room) || taken.some((each) => boxesMeet(each, there))) return [];
+      taken.push(there);
+      return [moved];
+    }
+    if (mark.as === 'circle') {
+      const [x, y] = mark.at;
+      const reach = mark.radius;
+      if (x - reach >= left && x + reach <= right && y - reach >= top && y + reach <= bottom) return [mark];
+      return within([path(mark.stroke, rimOf(mark), true)], box);
     }
     const points = mark.closed && mark.points[0] ? [...mark.points, mark.points[0]] : mark.points;
     if (points.length < 2) return [];
@@ -92,13 +137,11 @@ export function within(marks: readonly Mark[], box: Tile['box']): Mark[] {
 function tileMarks(
   { name, row, column, box, marks }: Tile,
   tiles: readonly Tile[],
-  { title, size, overlap }: TileOptions,
+  { block, size, overlap }: TileOptions,
   room: { readonly width: number; readonly height: number },
 ): Mark[] {
   const shift = ([x, y]: Point): Point => [x - box[0] + MARGIN.left, y - box[1] + MARGIN.top];
-  const moved = marks.map((mark): Mark =>
-    mark.as === 'path' ? { ...mark, points: mark.points.map(shift) } : { ...mark, at: shift(mark.at) },
-  );
+  const moved = placed(marks, [MARGIN.left - box[0], MARGIN.top - box[1]]);
   const neighbour = (dx: number, dy: number) =>
     tiles.find((tile) => tile.column === column + dx && tile.row === row + dy);
   const joins = [
@@ -107,6 +150,12 @@ function tileMarks(
     { to: neighbour(0, 1), words: 'below' },
     { to: neighbour(0, -1), words: 'above' },
   ].flatMap(({ to, words }) => (to ? [`${to.name} ${words}`] : []));
+  const joinRoom = 46;
+  const joinLines = wrapped(
+    joins.length > 0 ? `Joins ${joins.join(', ')}` : 'Joins nothing',
+    joinRoom - 2,
+    2.8,
+  );
   const [left, top, right, bottom] = box;
   const half = overlap / 2;
   // The middle of each overlap, where both neighbours print the same cross.
@@ -123,13 +172,19 @@ function tileMarks(
     ...moved,
     path('fold', frame, true),
     ...crosses.flatMap((at) => cross(shift(at))),
-    label([MARGIN.left, 7], 4.2, name, { bold: true }),
-    label(
-      [MARGIN.left + 14, 7],
-      2.8,
-      `${title}, full size. Joins ${joins.join(', ') || 'nothing'}: lay cross on cross.`,
+    label([MARGIN.left, 8], 5, name, { bold: true }),
+    ...titleMarks(
+      {
+        ...block,
+        sheet: `Sheet ${tiles.findIndex((tile) => tile.name === name) + 1} of ${tiles.length}, ${size}`,
+      },
+      MARGIN.left + 14,
+      room.width - MARGIN.right - joinRoom,
+      1,
     ),
-    label([room.width - MARGIN.right, 7], 2.8, size, { anchor: 'end' }),
+    ...joinLines.map((line, index) =>
+      label([room.width - MARGIN.right, 5 + index * 4], 2.8, line, { anchor: 'end' }),
+    ),
     ...bars(room),
   ];
 }
@@ -151,7 +206,7 @@ function bars({ width, height }: { readonly width: number; readonly height: numb
   const flat = (length: number, y: number, text: string): Mark[] => {
     const x = start(width, length, MARGIN.left);
     const [line, first, last] = bar([x, y], length, '', false);
-    return [line!, first!, last!, label([x + length / 2, y - 1], 2.4, text, { anchor: 'middle' })];
+    return [line!, first!, last!, label([x + length / 2, y - 1], 2.7, text, { anchor: 'middle' })];
   };
   return [
     ...flat(200, height - 9, '200 mm'),
@@ -166,41 +221,40 @@ function mapMarks(
   tiles: readonly Tile[],
   columns: number,
   rows: number,
-  { title, size, overlap, printer }: TileOptions,
+  { block, size, overlap, printer }: TileOptions,
   room: { readonly width: number; readonly height: number },
 ): Mark[] {
-  const space = { width: room.width - MARGIN.left - 12, height: room.height - 74 };
+  const words = [
+    `Map of ${tiles.length} sheets ${size}, ${columns} across and ${rows} down; they overlap by ${lengthBothWays(overlap)}.`,
+    'Print without scaling. Measure the four bars on a sheet: each must be as long as it says.',
+    printer && (printer.x !== 1 || printer.y !== 1)
+      ? `Printer corrected: ${((printer.x - 1) * 100).toFixed(2)} % along the short side, ${((printer.y - 1) * 100).toFixed(2)} % along the long one.`
+      : 'Printer not corrected: measure the bars, and type what they measure.',
+    'Trim one edge of each join to its line, lay cross on cross, tape. Then check a long dimension.',
+  ].flatMap((sentence) => wrapped(sentence, room.width - MARGIN.left - MARGIN.right, 3.2));
+  const head = 20 + words.length * 4.6;
+  const space = { width: room.width - MARGIN.left - 12, height: room.height - head - 26 };
   const extent = {
     width: Math.max(drawing.width, ...tiles.map(({ box }) => box[2])),
     height: Math.max(drawing.height, ...tiles.map(({ box }) => box[3])),
   };
   const scale = Math.min(space.width / extent.width, space.height / extent.height);
-  const put = ([x, y]: Point): Point => [MARGIN.left + 4 + x * scale, 46 + y * scale];
+  const put = ([x, y]: Point): Point => [MARGIN.left + 4 + x * scale, head + y * scale];
   const shown = drawing.marks.flatMap((mark): Mark[] =>
-    mark.as === 'path' ? [{ ...mark, stroke: 'thin', points: mark.points.map(put) }] : [],
+    mark.as === 'path'
+      ? [{ ...mark, stroke: 'thin', points: mark.points.map(put) }]
+      : mark.as === 'circle'
+        ? [{ ...mark, stroke: 'thin', at: put(mark.at), radius: mark.radius * scale }]
+        : [],
   );
-  const corrected =
-    printer && (printer.x !== 1 || printer.y !== 1)
-      ? `Printer corrected: ${((printer.x - 1) * 100).toFixed(2)} % along the short side, ${((printer.y - 1) * 100).toFixed(2)} % along the long one.`
-      : 'Printer not corrected: measure the bars, and type what they measure.';
   return [
-    label([MARGIN.left, 9], 5, title, { bold: true }),
-    label(
-      [MARGIN.left, 16],
-      3.2,
-      `Map of ${tiles.length} sheets ${size}, ${columns} across and ${rows} down; they overlap by ${lengthBothWays(overlap)}.`,
+    ...titleMarks(
+      { ...block, what: `${block.what}, map`, sheet: size },
+      MARGIN.left,
+      room.width - MARGIN.right,
+      2,
     ),
-    label(
-      [MARGIN.left, 22],
-      3.2,
-      'Print without scaling. Measure the four bars on a sheet: each must be as long as it says.',
-    ),
-    label([MARGIN.left, 28], 3.2, corrected),
-    label(
-      [MARGIN.left, 34],
-      3.2,
-      'Trim one edge of each join to its line, lay cross on cross, tape. Then check a long dimension.',
-    ),
+    ...words.map((line, index) => label([MARGIN.left, 17 + index * 4.6], 3.2, line)),
     ...shown,
     ...tiles.flatMap(({ name, box: [left, top, right, bottom] }) => [
       path(
@@ -215,7 +269,11 @@ function mapMarks(
         ).map(put),
         true,
       ),
-      label(put([(left + right) / 2, (top + bottom) / 2]), 4, name, { anchor: 'middle', bold: true }),
+      label(put([(left + right) / 2, (top + bottom) / 2]), 4, name, {
+        anchor: 'middle',
+        bold: true,
+        clear: true,
+      }),
     ]),
     ...bars(room),
   ];

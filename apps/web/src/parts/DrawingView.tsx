@@ -1,4 +1,4 @@
-import { pathData, STROKES, type Drawing } from '@larchwood/outputs';
+import { pathData, STROKES, textWidth, type Drawing } from '@larchwood/outputs';
 
 /** A paper drawing on the screen, from the same marks that are printed. */
 export function DrawingView({
@@ -35,6 +35,17 @@ export function DrawingView({
           );
         }
         const [x, y] = mark.at;
+        if (mark.as === 'circle')
+          return (
+            <circle
+              key={index}
+              cx={x}
+              cy={y}
+              r={mark.radius}
+              strokeWidth={STROKES[mark.stroke].width}
+              vectorEffect={large ? 'non-scaling-stroke' : undefined}
+            />
+          );
         return (
           <text
             key={index}
@@ -44,8 +55,11 @@ export function DrawingView({
             textAnchor={mark.anchor}
             fontWeight={mark.bold ? 700 : 400}
             fill="#1c2823"
-            stroke="none"
-            fontFamily="Helvetica, Arial, sans-serif"
+            {...(mark.clear
+              ? { paintOrder: 'stroke', stroke: '#fff', strokeWidth: 0.8 }
+              : { stroke: 'none' })}
+            textLength={textWidth(mark.text, mark.size, mark.bold)}
+            lengthAdjust="spacingAndGlyphs"
             transform={mark.turned ? `rotate(90 ${x} ${y})` : undefined}
           >
             {mark.text}

@@ -103,11 +103,13 @@ describe('the cope of a round tube on a round host', () => {
       }),
     );
   });
-  it('a wall line that meets nothing has no length and is counted', () => {
+  it('a wall line that meets nothing is as long as the longest, and is named', () => {
     const edge = joint(20, 15, 90);
-    expect(edge.outer[90]).toBeNaN();
+    expect(edge.missedLines).toContain(90);
+    expect(edge.outer[90]).toBe(edge.longest.at);
     expect(edge.missed).toBeGreaterThan(100);
-    expect(edge.inner[0]).not.toBeNaN();
+    expect(edge.missedLines).toHaveLength(edge.missed);
+    expect(edge.missedLines).not.toContain(0);
   });
 });
 

@@ -19,7 +19,9 @@ import { crossing } from './cast.js';
 import { castEdge, wallPoint } from './edge.js';
 import type { Cylinder, Surface } from './surfaces.js';
 import { findMaterial } from '../frame/materials.js';
-import { meshVolume, pieceMesh, plateMesh, type Mesh } from '../solid/mesh.js';
+import { meshVolume, type Mesh } from '../solid/builder.js';
+import { pieceMesh } from '../solid/pieceMesh.js';
+import { plateMesh } from '../solid/plateMesh.js';
 
 /**
  * Copes against a general-purpose mesh library: the same joint cut by a boolean of solids, its vertices compared with the

@@ -5,6 +5,7 @@ import { toRadians } from '../units/angle.js';
 import { add, along, cross, scale, type Vector } from '../vector/vector.js';
 import type { EndCut } from './endCut.js';
 import { WALL_LINES } from './edge.js';
+import { slotDepthAt } from './slot.js';
 import { wallThickness, zonesOf, type Trimmed } from './wall.js';
 
 /** Metal of a piece: mm3, and its centre of gravity in the vehicle's axes, mm. */
@@ -99,13 +100,15 @@ function capOf({ member }: Piece, { end, outline, centre, outward, edge }: EndCu
  * Metal beyond an end's cutter centre, by wall lines: each stands for a strip of wall as wide as half-way to its
  * neighbours, its length running straight from the inner to the outer edge. A strip short of the centre counts against it.
  */
-function beyond({ edge, outline, wall, growth, centre, outward, matchSide }: EndCut): Metal {
+function beyond(end: EndCut): Metal {
+  const { edge, outline, wall, growth, centre, outward, matchSide } = end;
   const { outer, inner } = edge;
   const { wide, narrow, u, v, innerU, innerV } = outline;
   const grow = growth ? (growth.u + growth.v) / 2 : 0;
   let [volume, onward, toMatch, across] = [0, 0, 0, 0];
   for (let line = 0; line < WALL_LINES; line += 1) {
-    const [far, near] = [outer[line]!, inner[line]!];
+    const slot = slotDepthAt(end, line);
+    const [far, near] = [outer[line]! - slot, inner[line]! - slot];
     const outside = wide[line]!;
     const inside = narrow[line]!;
     const [whole, slant] = [(outside + inside) / 2, inside / 6 + outside / 3];

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import {
   findMaterial,
   INCH,
@@ -7,11 +6,11 @@ import {
   type PieceCut,
   type Plan,
 } from '@larchwood/core';
+import { csvOf } from '../csv.js';
 import { jointName } from '../patterns/stripWords.js';
 
 /**
  * The cut list as comma-separated values, one row a piece: lengths in the build's unit, angles in degrees, mass in kg.
- * Text that a table program could take for a formula is kept as text.
  */
 export function cutListCsv(plan: Plan, display: LengthDisplay): string {
   const pieces = new Map(plan.frame.pieces.map((piece) => [piece.id, piece]));
@@ -27,12 +26,9 @@ export function cutListCsv(plan: Plan, display: LengthDisplay): string {
       mass: rounded(plate.mass, 3),
     })),
   ];
-  return Papa.unparse(
-    {
-      fields: HEADINGS.map(([, name]) => name.replace('{unit}', unit)),
-      data: rows.map((row) => HEADINGS.map(([key]) => row[key])),
-    },
-    { escapeFormulae: true, newline: '\r\n' },
+  return csvOf(
+    HEADINGS.map(([, name]) => name.replace('{unit}', unit)),
+    rows.map((row) => HEADINGS.map(([key]) => row[key])),
   );
 }
 

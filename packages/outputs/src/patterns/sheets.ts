@@ -2,78 +2,175 @@
 /// <reference path="./maxrects.d.ts" />
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import type { LengthDisplay, PieceCut, SheetSize } from '@larchwood/core';
-import { label, placed, type Drawing, type Mark } from '../drawing.js';
-import { bar, SHEETS, stretched, TRUE_PRINTER, type Printer } from '../paper.js';
+import { label, path, placed, type Drawing, type Mark } from '../drawing.js';
+import { bar, SHEETS, stretched, titleMarks, TRUE_PRINTER, type Printer } from '../paper.js';
+import { shortened } from '../text/measure.js';
+import { within } from '../tiles.js';
 import { stripsOf, type Strip } from './strip.js';
 
-const MARGIN = { left: 24, right: 8, top: 22, bottom: 20 };
-const GAP = 4;
+const MARGIN = { left: 20, right: 5, top: 21, bottom: 18 };
+const GAP = 3;
 
 export interface SheetOptions {
   readonly size: SheetSize;
   readonly paperThickness: number;
   readonly display: LengthDisplay;
   readonly buildName: string;
+  /** Revision and its date, as the title block says it. */
+  readonly revision: string;
   /** Correction of the printer; none where it prints true. */
   readonly printer?: Printer;
+  /** Also wraps of ends that are cut square. */
+  readonly square?: boolean;
 }
-export class PatternTooLarge extends Error {}
 
-/** Every wrap of the given pieces, on as few sheets as the packer finds. @throws PatternTooLarge naming a piece that fits no sheet. */
+/** Every wrap of the given pieces, on as few sheets as the packer finds. One that is larger than a sheet comes in parts. */
 export function patternSheets(cuts: readonly PieceCut[], options: SheetOptions): Drawing[] {
   const printer = options.printer ?? TRUE_PRINTER;
   const sheet = SHEETS[options.size];
   // Drawn in true millimetres, then stretched with the printer's correction.
   const [width, height] = [sheet.width / printer.x, sheet.height / printer.y];
   const room = { width: width - MARGIN.left - MARGIN.right, height: height - MARGIN.top - MARGIN.bottom };
-  const fits = ({ width: w, height: h }: Strip): boolean =>
+  const fits = ({ width: w, height: h }: Drawing): boolean =>
     (w <= room.width && h <= room.height) || (h <= room.width && w <= room.height);
-  const strips = cuts.flatMap((cut) => {
-    const usual = stripsOf(cut, options.paperThickness, options.display);
-    return usual.every(fits) ? usual : stripsOf(cut, options.paperThickness, options.display, true);
+  const of = (cut: PieceCut, separate: boolean) => stripsOf(cut, { ...options, separate });
+  const strips = cuts.flatMap((cut): Drawing[] => {
+    const usual = of(cut, false);
+    const chosen = usual.every(fits) ? usual : of(cut, true);
+    return chosen.flatMap((strip) => (fits(strip) ? [strip] : inParts(strip, room)));
   });
-  const large = strips.find((strip) => !fits(strip));
-  if (large)
-    throw new PatternTooLarge(
-      `Piece ${large.title} needs ${large.width.toFixed(0)} × ${large.height.toFixed(0)} mm of paper: more than one ${options.size} sheet holds.`,
+  const bins = packed(strips, room);
+  return bins.map((bin, index) => {
+    const marks = bin.flatMap(({ x, y, turned, drawing }) =>
+      placed(
+        drawing.marks,
+        [MARGIN.left + x, MARGIN.top + y],
+        turned ? { height: drawing.height } : undefined,
+      ),
     );
-  const packer = new MaxRectsPacker<Strip>(room.width, room.height, GAP, {
-    smart: false,
-    pot: false,
-    square: false,
-    allowRotation: true,
-  });
-  packer.addArray(strips.map((strip) => ({ width: strip.width, height: strip.height, data: strip })));
-  return packer.bins.map((bin, index) => {
-    const marks = bin.rects.flatMap((rect) => {
-      const strip = rect.data;
-      return placed(
-        strip.marks,
-        [MARGIN.left + rect.x, MARGIN.top + rect.y],
-        rect.rot ? { height: strip.height } : undefined,
-      );
-    });
-    const all = [
-      ...marks,
-      ...sheetMarks(options, width, height, `Sheet ${index + 1} of ${packer.bins.length}`),
-    ];
+    const number = `Sheet ${index + 1} of ${bins.length}, ${options.size}`;
+    const all = [...marks, ...sheetMarks(options, width, height, number)];
     return { ...sheet, marks: stretched(all, printer) };
   });
 }
 
-/** Head, and check bars in both directions and both units. */
+interface Packed {
+  readonly x: number;
+  readonly y: number;
+  readonly turned: boolean;
+  readonly drawing: Drawing;
+}
+
+/** Orders in which strips are tried; the packer places them one after the other. */
+const ORDERS: readonly ((a: Drawing, b: Drawing) => number)[] = [
+  (a, b) => b.width * b.height - a.width * a.height,
+  (a, b) => Math.max(b.width, b.height) - Math.max(a.width, a.height),
+  (a, b) => b.width - a.width || b.height - a.height,
+  (a, b) => b.height - a.height || b.width - a.width,
+  (a, b) => Math.min(b.width, b.height) - Math.min(a.width, a.height),
+];
+
+/** Strips on as few sheets as any of several orders finds. */
+function packed(strips: readonly Drawing[], room: { width: number; height: number }): Packed[][] {
+  let best: Packed[][] | undefined;
+  for (const order of ORDERS)
+    for (const allowRotation of [true, false]) {
+      const packer = new MaxRectsPacker<Drawing>(room.width, room.height, GAP, {
+        smart: false,
+        pot: false,
+        square: false,
+        allowRotation,
+      });
+      const laid = new Set<Drawing>();
+      // Where rotation is not allowed, what only fits lying is laid down before.
+      const standing = ({ width, height }: Drawing) => width <= room.width && height <= room.height;
+      for (const strip of [...strips].sort(order)) {
+        const lie = !allowRotation && !standing(strip);
+        const { width, height } = strip;
+        packer.add(lie ? height : width, lie ? width : height, strip);
+        if (lie) laid.add(strip);
+      }
+      const bins = packer.bins.map((bin) =>
+        bin.rects.map(({ x, y, rot, data }): Packed => ({
+          x,
+          y,
+          turned: rot || laid.has(data),
+          drawing: data,
+        })),
+      );
+      if (!best || bins.length < best.length) best = bins;
+    }
+  return best ?? [];
+}
+
+/** How far parts of a strip share it, mm; where they are joined stands a cross on each. */
+const SHARED = 12;
+
+/** A strip that is larger than a sheet, in parts that are joined cross on cross. */
+function inParts(strip: Strip, room: { width: number; height: number }): Drawing[] {
+  const [short, long] = [Math.min(room.width, room.height), Math.max(room.width, room.height)];
+  const window = strip.width >= strip.height ? ([long, short] as const) : ([short, long] as const);
+  const count = (size: number, each: number) => Math.max(1, Math.ceil((size - SHARED) / (each - SHARED)));
+  const columns = count(strip.width, window[0]);
+  const rows = count(strip.height, window[1]);
+  const step = (size: number, parts: number) => (size - SHARED) / parts;
+  const [across, down] = [step(strip.width, columns), step(strip.height, rows)];
+  return Array.from({ length: columns * rows }, (_, part): Drawing => {
+    const [column, row] = [part % columns, Math.floor(part / columns)];
+    const [left, top] = [column * across, row * down];
+    const [width, height] = [across + SHARED, down + SHARED];
+    const half = SHARED / 2;
+    const crosses = [
+      ...(column > 0 ? [0.25, 0.75].map((share) => [half, height * share] as const) : []),
+      ...(column < columns - 1 ? [0.25, 0.75].map((share) => [width - half, height * share] as const) : []),
+      ...(row > 0 ? [0.25, 0.75].map((share) => [width * share, half] as const) : []),
+      ...(row < rows - 1 ? [0.25, 0.75].map((share) => [width * share, height - half] as const) : []),
+    ];
+    const name = `${strip.mark}, part ${part + 1} of ${columns * rows}: lay cross on cross`;
+    return {
+      width,
+      height,
+      marks: [
+        ...placed(within(strip.marks, [left, top, left + width, top + height]), [-left, -top]),
+        ...crosses.flatMap(([x, y]) => [
+          path('bar', [
+            [x - 3, y],
+            [x + 3, y],
+          ]),
+          path('bar', [
+            [x, y - 3],
+            [x, y + 3],
+          ]),
+        ]),
+        label([SHARED, height - 2], 3, shortened(name, width - 2 * SHARED, 3), { clear: true }),
+      ],
+    };
+  });
+}
+
+/** Title block, a word on the marks, and check bars in both directions and both units. */
 function sheetMarks(options: SheetOptions, width: number, height: number, number: string): Mark[] {
+  const { buildName, revision, display } = options;
+  const note =
+    'Print without scaling and measure the bars. Arrow: the host leans to that side. Dashed: inside of the wall.';
   return [
-    label([MARGIN.left, 12], 4, options.buildName, { bold: true }),
-    label(
-      [MARGIN.left, 17],
-      2.8,
-      'Patterns at full size. Print without scaling, then measure the bars: each must be as long as it says.',
+    ...titleMarks(
+      {
+        build: buildName,
+        what: 'patterns',
+        revision,
+        scale: '1:1',
+        units: display.length === 'mm' ? 'mm' : 'in',
+        sheet: number,
+      },
+      MARGIN.left,
+      width - MARGIN.right,
+      4,
     ),
-    label([width - MARGIN.right, 12], 3.2, `${number}, ${options.size}`, { anchor: 'end' }),
-    ...bar([MARGIN.left, height - 14], 150, '150 mm', false),
-    ...bar([MARGIN.left, height - 8], 152.4, '6 in', false),
-    ...bar([9, MARGIN.top], 200, '200 mm', true),
-    ...bar([16, MARGIN.top], 203.2, '8 in', true),
+    label([MARGIN.left, 17.5], 2.8, shortened(note, width - MARGIN.left - MARGIN.right, 2.8)),
+    ...bar([MARGIN.left, height - 12], 150, '150 mm', false),
+    ...bar([MARGIN.left, height - 6.5], 152.4, '6 in', false),
+    ...bar([6.5, MARGIN.top], 200, '200 mm', true),
+    ...bar([13, MARGIN.top], 203.2, '8 in', true),
   ];
 }

@@ -1,168 +1,273 @@
-import { WALL_LINES, type EndCut, type LengthDisplay, type PieceCut } from '@larchwood/core';
-import { path, type Drawing, type Mark } from '../drawing.js';
-import { arrow, cornerMarks, edgeMarks, quarterMarks, slotMarks, valueAt } from './stripMarks.js';
-import { joinedWords, words } from './stripWords.js';
+import {
+  formatLength,
+  INCH,
+  WALL_LINES,
+  type EndCut,
+  type LengthDisplay,
+  type PieceCut,
+} from '@larchwood/core';
+import { label, path, placed, type Drawing, type Mark, type Point } from '../drawing.js';
+import { CAPITAL, LEAST_SIZE } from '../text/measure.js';
+import {
+  arrow,
+  cornerMarks,
+  edgeMarks,
+  quarterMarks,
+  slotMarks,
+  valueAt,
+  type LaidEnd,
+} from './stripMarks.js';
+import { bothSentences, endSentences, wordMarks, wordsHeight, type WordRoom } from './stripWords.js';
+import { wrapOf, type Wrap } from './wrap.js';
 
-/** The paper wrap of one end of one piece, printed side out, cut edge up. */
+/** The paper wrap of one end of one piece, or of both, printed side out, cut edge up. */
 export interface Strip extends Drawing {
   readonly id: string;
   readonly mark: string;
   readonly title: string;
   /** Length of paper round the tube: pi x (diameter + paper thickness). */
   readonly girth: number;
-  /** Where the strip's left edge lies round the tube, degrees from the match line. */
+  /** Where the strip's left edge lies round the tube, wall lines from the match line. */
   readonly seam: number;
-  /** Square base line below the cutter centre, a whole number of mm. */
+  /** Square base line below the cutter centre. */
   readonly base: number;
 }
+export interface StripOptions {
+  readonly paperThickness: number;
+  readonly display: LengthDisplay;
+  /** One for each end in any case, for a sheet that does not hold both on one. */
+  readonly separate?: boolean;
+  /** Also of ends that are cut square and need no paper. */
+  readonly square?: boolean;
+}
 
-const SLEEVE = 27; // paper below the throat, mm: room to glue, and for the words
+/** Paper below the throat, mm: room to glue. */
+const SLEEVE = 24;
 const TAB = 6;
 const TOP = 3;
 const KEEP_SEAM_OFF = 25;
+/** Words keep off the match line and the paper's edges; mm. */
+const OFF_MATCH = 2;
+const OFF_LEFT_OF_MATCH = 5;
+const OFF_EDGE = 1.5;
 
-/** Room below a joined strip's lower edge for nothing but itself, mm; and how tall a strip may be to carry both ends. */
+/** How tall a strip may be to carry both ends, and the room that its words need between the two throats; mm. */
 const JOINED_AT_MOST = 235;
+const JOINED_ROOM = 30;
+
+/** An end that a saw cuts square: paper tells nothing about it. */
+export const isSquare = ({ edge, cut }: EndCut): boolean =>
+  cut !== 'slotted' && edge.longest.at - edge.shortest.at < 0.05 && edge.missed === 0;
 
 /**
  * The wraps of a piece: one that carries both cut edges, placed to each other by the match line, where the piece is straight
- * and short enough for a sheet; else one for each end.
+ * and short enough for a sheet; else one for each end. Ends that are cut square have none, unless they are asked for.
  */
-export function stripsOf(
-  cut: PieceCut,
-  paperThickness: number,
-  display: LengthDisplay,
-  /** One for each end in any case, for a sheet that does not hold both on one. */
-  separate = false,
-): readonly Strip[] {
+export function stripsOf(cut: PieceCut, options: StripOptions): readonly Strip[] {
+  const { separate = false, square = false } = options;
   const [start, end] = cut.ends;
+  const wanted = cut.ends.filter((each) => square || !isSquare(each));
   const height = cut.betweenCentres + start.edge.longest.at + end.edge.longest.at;
   const room = cut.betweenCentres + start.edge.shortest.at + end.edge.shortest.at;
   const straight = !start.bent && !end.bent;
-  if (!separate && straight && height <= JOINED_AT_MOST && room >= JOINED_ROOM && sameOutline(start, end))
-    return [joinedStrip(cut, paperThickness, display)];
-  const bases = cut.ends.map((each) => Math.ceil(SLEEVE + (each.slot?.depth ?? 0) - each.edge.shortest.at));
-  const apart = cut.betweenCentres - bases[0]! - bases[1]!;
-  return cut.ends.map((each, index) => strip(cut, each, bases[index]!, apart, paperThickness, display));
+  const even = !start.growth && !end.growth && sameOutline(start, end);
+  if (!separate && wanted.length === 2 && straight && even && height <= JOINED_AT_MOST && room >= JOINED_ROOM)
+    return [joinedStrip(cut, options)];
+  return endStrips(cut, wanted, options);
 }
-/** Words need so much between the two throats, mm. */
-const JOINED_ROOM = 30;
 
 const sameOutline = (a: EndCut, b: EndCut): boolean =>
   Math.abs(a.outline.perimeter - b.outline.perimeter) < 1e-6;
 
-/** Way round the paper of a wall line from the strip's left edge, where the line may lie between two sampled ones. */
-function around({ outline }: EndCut, seam: number, girth: number): (line: number) => number {
-  const place = (line: number): number => {
-    const whole = ((line % WALL_LINES) + WALL_LINES) % WALL_LINES;
-    const low = Math.floor(whole);
-    const [a, b] = [outline.developed[low]!, outline.developed[low + 1]!];
-    return ((a + (b - a) * (whole - low)) / outline.perimeter) * girth;
-  };
-  const from = place(seam);
-  return (line) => (place(line) - from + girth) % girth;
+/** What a tape reads: whole millimetres, or sixteenths. */
+const tapeMark = ({ length }: LengthDisplay): number => (length === 'mm' ? 1 : INCH / 16);
+
+/** One wrap for each of the wanted ends; their square edges stand a whole reading of the tape apart. */
+function endStrips(cut: PieceCut, wanted: readonly EndCut[], options: StripOptions): Strip[] {
+  const { display } = options;
+  const mark = tapeMark(display);
+  const laid = wanted.map((end) => {
+    const seam = seamOf(end);
+    const wrap = wrapOf(end, seam, options.paperThickness);
+    const least = leastBase(cut, end, seam, wrap, display);
+    return { end, seam, wrap, least };
+  });
+  const [first, second] = laid;
+  if (!first) return [];
+  const round = first.end.bent ? ', round the bends' : '';
+  const say = (mm: number) => formatLength(mm, display);
+  if (!second) {
+    // The other end is a plain square cut: what is told is how far off it is.
+    const other = cut.ends.find((each) => each !== first.end)!;
+    const whole = cut.betweenCentres + other.edge.longest.at;
+    const apart = Math.floor((whole - first.least) / mark) * mark;
+    const base = whole - apart;
+    return [stripOf(cut, first, base, `this edge to the square end${round}: ${say(apart)}`, options)];
+  }
+  const apart = Math.floor((cut.betweenCentres - first.least - second.least) / mark) * mark;
+  const spare = cut.betweenCentres - first.least - second.least - apart;
+  return [
+    stripOf(cut, first, first.least, `this edge to the other${round}: ${say(apart)}`, options),
+    stripOf(cut, second, second.least + spare, `this edge to the other${round}: ${say(apart)}`, options),
+  ];
 }
 
-const girthOf = ({ outline }: EndCut, paperThickness: number): number =>
-  outline.perimeter + Math.PI * paperThickness;
+/** Sides of the match line on which there is room for words: the wider one. */
+function wordSide(matchX: number, girth: number): { readonly left: number; readonly right: number } {
+  return girth - matchX >= matchX
+    ? { left: matchX + OFF_MATCH, right: girth - OFF_EDGE }
+    : { left: OFF_EDGE, right: matchX - OFF_LEFT_OF_MATCH };
+}
 
-function strip(
+/** The square edge lies so far below the cutter centre at least that there is room to glue, and for the words. */
+function leastBase(cut: PieceCut, end: EndCut, seam: number, wrap: Wrap, display: LengthDisplay): number {
+  const { left, right } = wordSide(wrap.wayOf(0) * wrap.girth, wrap.girth);
+  const words = endSentences(cut, end, 'this edge to the other, round the bends: 0000 mm', display);
+  const tall = Math.min(MOST_WORDS, wordsHeight(words, right - left)) + 2 * OFF_EDGE;
+  return Math.ceil(Math.max(SLEEVE, tall) + (end.slot?.depth ?? 0) - end.edge.shortest.at);
+}
+/** A thin tube's words are cut short at this height, mm. */
+const MOST_WORDS = 46;
+
+interface Started {
+  readonly end: EndCut;
+  readonly seam: number;
+  readonly wrap: Wrap;
+}
+
+function stripOf(
   cut: PieceCut,
-  end: EndCut,
+  { end, seam, wrap }: Started,
   base: number,
-  apart: number,
-  paperThickness: number,
-  display: LengthDisplay,
+  apart: string,
+  { paperThickness, display }: StripOptions,
 ): Strip {
-  const girth = girthOf(end, paperThickness);
-  const seam = seamOf(end);
-  const longest = end.edge.longest.at;
-  const height = TOP + longest + base;
-  const x = around(end, seam, girth);
-  const y = (at: number): number => TOP + longest - at;
-  const foot = y(-base);
-  const seamY = y(valueAt(end, seam));
-  const marks: Mark[] = [
-    ...edgeMarks(end, seam, girth, x, y),
-    path('cut', [
-      [0, seamY],
-      [0, foot],
-      [girth, foot],
-      [girth, seamY],
-    ]),
+  const { girth } = wrap;
+  const on = (line: number, at: number): Point => wrap.on(wrap.wayOf(line), at);
+  const laid: LaidEnd = { end, seam, sense: 1, wrap, on };
+  const seamAt = valueAt(end, seam);
+  const foot = Array.from({ length: end.growth ? 25 : 2 }, (_, step, all = end.growth ? 24 : 1) =>
+    wrap.on(step / all, -base),
+  );
+  const tab = wrap.on(1, seamAt);
+  const tabFoot = wrap.on(1, -base);
+  const lines: Mark[] = [
+    ...edgeMarks(laid, wrap.on),
+    path('cut', [wrap.on(0, seamAt), ...foot, tab]),
     path('fold', [
-      [girth, seamY + 2],
-      [girth + TAB, seamY + 4],
-      [girth + TAB, foot - 2],
-      [girth, foot],
+      [tab[0], tab[1] + 2],
+      [tab[0] + TAB, tab[1] + 4],
+      [tabFoot[0] + TAB, tabFoot[1] - 2],
+      tabFoot,
     ]),
-    ...quarterMarks(end, x, foot, y, girth),
-    ...cornerMarks(end, x, y, foot),
-    ...slotMarks(end, x, y, girth, paperThickness),
-    ...words(cut, end, girth, foot, apart, display, x(0)),
+    path('match', [on(0, valueAt(end, 0)), on(0, -base)]),
+    ...quarterMarks(laid, -base),
+    ...arrow(laid),
+    ...cornerMarks(laid, -base),
+    ...slotMarks(laid, paperThickness),
   ];
-  return {
-    id: `${cut.piece}/${end.end}`,
-    mark: cut.mark,
-    title: `${cut.mark} ${cut.name}`,
-    width: girth + TAB,
-    height: height + 1,
-    marks,
+  const [matchX] = on(0, -base);
+  const [leftX] = wrap.on(0, -base);
+  const side = wordSide(matchX - leftX, girth);
+  // A ring's lower edge hangs through between its ends.
+  const hang = Math.abs(wrap.on(0.5, -base)[1] - wrap.on(0, -base)[1]);
+  const throat = -end.edge.shortest.at + (end.slot?.depth ?? 0);
+  const room: WordRoom = {
+    left: leftX + side.left,
+    right: leftX + side.right,
+    top: throat + OFF_EDGE + hang,
+    bottom: base - 2.6 - hang,
+  };
+  const words = wordMarks(cut.mark, endSentences(cut, end, apart, display), room);
+  return finished(cut, `${cut.piece}/${end.end}`, [...lines, ...words, ...matchWord(matchX, base - 4)], {
     girth,
     seam,
     base,
-  };
+  });
 }
 
+/** `match`, along the match line on its left, ending at a height. */
+const matchWord = (x: number, bottom: number): Mark[] => [
+  label([x - 1 - CAPITAL * LEAST_SIZE, bottom], LEAST_SIZE, 'match', { turned: true, anchor: 'end' }),
+];
+
 /** Both cut edges on one wrap: the second end's up, the first end's down, their match lines one line. */
-function joinedStrip(cut: PieceCut, paperThickness: number, display: LengthDisplay): Strip {
+function joinedStrip(cut: PieceCut, { paperThickness, display }: StripOptions): Strip {
   const [start, end] = cut.ends;
-  const girth = girthOf(end, paperThickness);
   const seam = seamOf(end, start);
-  const x = around(end, seam, girth);
-  const turned = (line: number): number => x(WALL_LINES - line);
-  const top = end.edge.longest.at;
-  const y = (at: number): number => TOP + top - at;
-  const low = (at: number): number => TOP + top + cut.betweenCentres + at;
+  const wrap = wrapOf(end, seam, paperThickness);
+  const { girth } = wrap;
+  const low = cut.betweenCentres;
   const startSeam = WALL_LINES - seam;
-  const middle = TOP + top + (cut.betweenCentres + start.edge.shortest.at - end.edge.shortest.at) / 2;
+  const up: LaidEnd = { end, seam, sense: 1, wrap, on: (line, at) => wrap.on(wrap.wayOf(line), at) };
+  // The first end's lines run the other way round, and it looks down.
+  const down: LaidEnd = {
+    end: start,
+    seam: startSeam,
+    sense: -1,
+    wrap,
+    on: (line, at) => wrap.on(wrap.wayOf(-line), -low - at),
+  };
+  const sides = [0, 1].map((way) =>
+    path('cut', [wrap.on(way, valueAt(end, seam)), wrap.on(way, -low - valueAt(start, startSeam))]),
+  );
+  const [tabTop, tabFoot] = [wrap.on(1, valueAt(end, seam)), wrap.on(1, -low - valueAt(start, startSeam))];
   const marks: Mark[] = [
-    ...edgeMarks(end, seam, girth, x, y),
-    ...edgeMarks(start, startSeam, girth, turned, low, true),
-    path('cut', [
-      [0, y(valueAt(end, seam))],
-      [0, low(valueAt(start, startSeam))],
-    ]),
-    path('cut', [
-      [girth, y(valueAt(end, seam))],
-      [girth, low(valueAt(start, startSeam))],
-    ]),
+    ...edgeMarks(up, wrap.on),
+    ...edgeMarks(down, (way, at) => wrap.on(way, -low - at)),
+    ...sides,
     path('fold', [
-      [girth, y(valueAt(end, seam)) + 2],
-      [girth + TAB, y(valueAt(end, seam)) + 4],
-      [girth + TAB, low(valueAt(start, startSeam)) - 4],
-      [girth, low(valueAt(start, startSeam)) - 2],
+      [tabTop[0], tabTop[1] + 2],
+      [tabTop[0] + TAB, tabTop[1] + 4],
+      [tabFoot[0] + TAB, tabFoot[1] - 4],
+      [tabFoot[0], tabFoot[1] - 2],
     ]),
-    path('match', [
-      [x(0), y(valueAt(end, 0))],
-      [x(0), low(valueAt(start, 0))],
-    ]),
-    ...arrow(end, x, y, girth, 1),
-    ...arrow(start, turned, low, girth, -1),
-    ...slotMarks(end, x, y, girth, paperThickness),
-    ...slotMarks(start, turned, low, girth, paperThickness, -1),
-    ...joinedWords(cut, girth, middle, display, x(0)),
+    path('match', [up.on(0, valueAt(end, 0)), down.on(0, valueAt(start, 0))]),
+    ...quarterMarks(up),
+    ...quarterMarks(down),
+    ...arrow(up),
+    ...arrow(down),
+    ...cornerMarks(up, -low - valueAt(start, 45)),
+    ...slotMarks(up, paperThickness),
+    ...slotMarks(down, paperThickness),
   ];
-  return {
-    id: cut.piece,
-    mark: cut.mark,
-    title: `${cut.mark} ${cut.name}`,
-    width: girth + TAB,
-    height: TOP + top + cut.betweenCentres + start.edge.longest.at + 1,
-    marks,
+  const [matchX] = up.on(0, 0);
+  const side = wordSide(matchX, girth);
+  const sentences = bothSentences(cut, display);
+  const [top, bottom] = [
+    -end.edge.shortest.at + (end.slot?.depth ?? 0) + OFF_EDGE,
+    low + start.edge.shortest.at - (start.slot?.depth ?? 0) - OFF_EDGE,
+  ];
+  const tall = wordsHeight(sentences, side.right - side.left);
+  const from = Math.max(top, (top + bottom - tall) / 2);
+  const words = wordMarks(cut.mark, sentences, { ...side, top: from, bottom });
+  return finished(cut, cut.piece, [...marks, ...words, ...matchWord(matchX, (top + bottom) / 2 + 12)], {
     girth,
     seam,
-    base: cut.betweenCentres,
+    base: low,
+  });
+}
+
+/** Moves a wrap's marks to where its drawing begins. */
+function finished(
+  cut: PieceCut,
+  id: string,
+  marks: readonly Mark[],
+  { girth, seam, base }: Pick<Strip, 'girth' | 'seam' | 'base'>,
+): Strip {
+  const points = marks.flatMap((mark) => (mark.as === 'path' ? mark.points : []));
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  return {
+    id,
+    mark: cut.mark,
+    title: `${cut.mark} ${cut.name}`,
+    width: Math.max(...xs) - left,
+    height: Math.max(...ys) - top + TOP + 1,
+    marks: placed(marks, [-left, TOP - top]),
+    girth,
+    seam,
+    base,
   };
 }
 

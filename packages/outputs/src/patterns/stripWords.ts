@@ -1,37 +1,82 @@
 import { formatAngle, formatLength, type EndCut, type LengthDisplay, type PieceCut } from '@larchwood/core';
 import { label, type Mark } from '../drawing.js';
+import { CAPITAL, LEAST_SIZE, textWidth, wrapped } from '../text/measure.js';
+import { hasCorners } from './stripMarks.js';
 
-/** What stands on the wrap of one end. */
-export function words(
-  cut: PieceCut,
-  end: EndCut,
-  girth: number,
-  foot: number,
-  apart: number,
-  display: LengthDisplay,
-  matchX: number,
-): Mark[] {
-  const size = Math.min(2.8, Math.max(1.7, girth / 34));
-  const { bent } = end;
-  const lines = [
+/** Line to line, of the size. */
+const PITCH = 1.18;
+const MARK_SIZE = 6;
+
+/** Part of a wrap on which words may stand: clear of its edges and of the match line; mm. */
+export interface WordRoom {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** Words of a wrap, what matters most first; each begins on a line of its own. */
+function linesOf(sentences: readonly string[], width: number): string[] {
+  return sentences.flatMap((sentence) =>
+    wrapped(sentence, width, LEAST_SIZE).filter((line) => textWidth(line, LEAST_SIZE) <= width),
+  );
+}
+
+/** How tall the words of a wrap are in a column of some width, with the piece's mark over them; mm. */
+export const wordsHeight = (sentences: readonly string[], width: number): number =>
+  MARK_SIZE * CAPITAL + 1.6 + linesOf(sentences, width).length * LEAST_SIZE * PITCH;
+
+/** The piece's mark and as many of its words as there is room for, from the top. */
+export function wordMarks(mark: string, sentences: readonly string[], room: WordRoom): Mark[] {
+  const width = room.right - room.left;
+  const size = Math.min(MARK_SIZE, width / Math.max(0.1, textWidth(mark, 1, true)));
+  if (size < LEAST_SIZE) return [];
+  let y = room.top + CAPITAL * size;
+  if (y > room.bottom) return [];
+  const marks: Mark[] = [label([room.left, y], size, mark, { bold: true })];
+  y += 1.6;
+  for (const line of linesOf(sentences, width)) {
+    y += LEAST_SIZE * PITCH;
+    if (y > room.bottom) break;
+    marks.push(label([room.left, y], LEAST_SIZE, line));
+  }
+  return marks;
+}
+
+/** What stands on the wrap of one end; `apart` is measured from its square edge. */
+export function endSentences(cut: PieceCut, end: EndCut, apart: string, display: LengthDisplay): string[] {
+  return [
     `${cut.name}, ${end.end === 'start' ? 'first' : 'second'} end`,
     jointWords(end),
-    `tube ${formatLength(end.outerDiameter, display, 2)}, printed side out`,
-    `this edge to the other${bent ? ', round the bends' : ''}: ${formatLength(apart, display)}`,
-  ];
-  // The words keep to the wider side of the match line.
-  const onRight = matchX < girth / 2;
-  const from: number = onRight ? matchX + 3 : 2;
-  const room = onRight ? girth - matchX - 5 : matchX - 7;
-  const fit = (text: string) => Math.min(size, room / (text.length * 0.52));
-  return [
-    label([from, foot - 2 - lines.length * (size + 0.9)], Math.min(6, room / 4), cut.mark, { bold: true }),
-    ...lines.map((text, index) =>
-      label([from, foot - 1.4 - (lines.length - 1 - index) * (size + 0.9)], fit(text), text),
+    apart,
+    `Ø ${formatLength(end.outerDiameter, display, 2)}, print outside`.replace(
+      'Ø ',
+      end.outline.round ? 'Ø ' : '',
     ),
-    label([matchX - 2.8, foot - 9], Math.min(2, size), 'match', { anchor: 'middle', turned: true }),
+    ...sawSentence(end),
   ];
 }
+
+/** What stands on a wrap that carries both ends. */
+export function bothSentences(cut: PieceCut, display: LengthDisplay): string[] {
+  const [start, end] = cut.ends;
+  return [
+    cut.name,
+    `up: ${jointWords(end)}`,
+    `down: ${jointWords(start)}`,
+    `longest ${formatLength(cut.overall, display)}`,
+    `${end.outline.round ? 'Ø ' : ''}${formatLength(end.outerDiameter, display, 2)}, print outside`,
+    ...sawSentence(end),
+  ];
+}
+
+/** Angles that a saw reads on two faces of a square tube. */
+const sawSentence = (end: EndCut): string[] =>
+  hasCorners(end) && end.saw && end.saw.offSquare >= 0.05
+    ? [
+        `saw: ${formatAngle(Math.abs(end.saw.onMatchFace))} on the match face, ${formatAngle(Math.abs(end.saw.onNextFace))} on the next`,
+      ]
+    : [];
 
 /** What an end is cut to, in a few words. */
 export function jointName(end: EndCut): string {
@@ -57,34 +102,5 @@ export function jointName(end: EndCut): string {
 /** The same with the angle that a saw reads, where it is cut at one. */
 const jointWords = (end: EndCut): string =>
   end.cut === 'coped' || end.cut === 'mitred' || end.cut === 'plate'
-    ? `${jointName(end)}, ${formatAngle(end.offSquare)} off square`
+    ? `${jointName(end)}, ${end.offSquare < 0.05 ? 'square' : `${formatAngle(end.offSquare)} off square`}`
     : jointName(end);
-
-/** What stands on a wrap that carries both ends. */
-export function joinedWords(
-  cut: PieceCut,
-  girth: number,
-  middle: number,
-  display: LengthDisplay,
-  matchX: number,
-): Mark[] {
-  const size = Math.min(2.6, Math.max(1.6, girth / 36));
-  const lines = [
-    cut.name,
-    `up: ${jointWords(cut.ends[1])}`,
-    `down: ${jointWords(cut.ends[0])}`,
-    `tube ${formatLength(cut.ends[1].outerDiameter, display, 2)}, printed side out`,
-    `longest ${formatLength(cut.overall, display)}`,
-  ];
-  const onRight = matchX < girth / 2;
-  const from = onRight ? matchX + 3 : 2;
-  const room = onRight ? girth - matchX - 5 : matchX - 7;
-  const top = middle - ((lines.length - 1) * (size + 0.9)) / 2;
-  return [
-    label([from, top - size - 1.5], Math.min(6, room / 4), cut.mark, { bold: true }),
-    ...lines.map((text, index) =>
-      label([from, top + index * (size + 0.9)], Math.min(size, room / (text.length * 0.52)), text),
-    ),
-    label([matchX - 2.8, middle], Math.min(2, size), 'match', { anchor: 'middle', turned: true }),
-  ];
-}

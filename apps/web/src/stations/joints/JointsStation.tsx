@@ -4,7 +4,7 @@ import { memberOf, useEditor } from '../../editor/editor';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel } from '../../ledger/Panel';
 import { stripsOf } from '@larchwood/outputs';
-import { DrawingView } from '../../parts/DrawingView';
+import { SheetView } from '../../parts/SheetView';
 import { Angle, Length } from '../../parts/Figure';
 import { EndDetail } from './EndDetail';
 import { Check } from '../../parts/Check';
@@ -84,7 +84,7 @@ const JointCloseUp = lazy(() =>
 function Foot({ plan, cut, end }: { readonly plan: Plan; readonly cut: PieceCut; readonly end: EndCut }) {
   const [apart, setApart] = useState(false);
   return (
-    <div className="flex h-56 shrink-0 border-t border-rule">
+    <div className="flex h-72 shrink-0 border-t border-rule max-h-[45%]">
       <div className="flex w-[38%] min-w-60 flex-col border-r border-rule">
         <div className="min-h-0 flex-1">
           <Suspense fallback={<p className="p-4 text-quiet">Making the joint…</p>}>
@@ -98,26 +98,28 @@ function Foot({ plan, cut, end }: { readonly plan: Plan; readonly cut: PieceCut;
           <p className="text-quiet">The dot is the deepest point.</p>
         </div>
       </div>
-      <Wraps cut={cut} />
+      <Wrap cut={cut} end={end} />
     </div>
   );
 }
 
-/** Both ends of the piece in hand, unrolled. */
-function Wraps({ cut }: { readonly cut: PieceCut }) {
+/** The end in hand, unrolled. */
+function Wrap({ cut, end }: { readonly cut: PieceCut; readonly end: EndCut }) {
   const { document } = useEditor();
-  const strips = stripsOf(cut, document.paper.thickness, document.units);
+  const strip = stripsOf(cut, {
+    paperThickness: document.paper.thickness,
+    display: document.units,
+    separate: true,
+    square: true,
+  }).find(({ id }) => id.endsWith(`/${end.end}`));
   return (
-    <div className="flex min-w-0 flex-1 items-end gap-4 bg-white px-3 py-2 text-[#1c2823]">
-      <p className="w-20 self-start text-[13px]">Piece {cut.mark}, unrolled, printed side out</p>
-      {strips.map((strip) => (
-        <DrawingView
-          key={strip.id}
-          drawing={strip}
-          title={`Wrap of piece ${strip.title}`}
-          className="h-full min-w-0 flex-1"
-        />
-      ))}
+    <div className="flex min-w-0 flex-1 items-stretch gap-2 bg-white px-3 py-2 text-[#1c2823]">
+      <p className="w-24 shrink-0 text-[13px]">
+        {end.end === 'start' ? 'First' : 'Second'} end unrolled, printed side out. Press it to enlarge.
+      </p>
+      {strip && (
+        <SheetView drawing={strip} title={`Wrap of piece ${strip.title}`} className="h-full min-w-0 flex-1" />
+      )}
     </div>
   );
 }

@@ -1,13 +1,15 @@
 import { useMemo, useState } from 'react';
 import { fileStem, SHEET_SIZES, type BuildDocument, type SheetSize } from '@larchwood/core';
-import { cutListCsv, drawingToSvg, patternSheets, pieceDrawing, type Drawing } from '@larchwood/outputs';
+import { cutListCsv, drawingToSvg, patternSheets, pieceDrawing } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { DrawingView } from '../../parts/DrawingView';
+import { useRevisionText } from '../../editor/revision';
+import { Check } from '../../parts/Check';
+import { SheetView } from '../../parts/SheetView';
 import { download } from '../../parts/download';
 import { useMaker } from './useMaker';
 
@@ -19,6 +21,8 @@ export function PatternsStation() {
   const [which, setWhich] = useState(ALL);
   const { busy, make } = useMaker();
   const { paper } = document;
+  const [square, setSquare] = useState(false);
+  const revision = useRevisionText();
   const chosen = plan?.cuts.find((cut) => cut.piece === which);
   const cuts = useMemo(() => (chosen ? [chosen] : (plan?.cuts ?? [])), [chosen, plan]);
   const options = {
@@ -26,9 +30,15 @@ export function PatternsStation() {
     paperThickness: paper.thickness,
     display: document.units,
     buildName: document.name,
+    revision,
     printer: paper.printer,
+    square,
   };
-  const sheets = sheetsOrReason(() => patternSheets(cuts, options));
+  const sheets = useMemo(
+    () => patternSheets(cuts, options),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the options are made of these
+    [cuts, paper, document.units, document.name, revision, square],
+  );
   const setPaper = (part: Partial<BuildDocument['paper']>) =>
     edit('paper', (before) => ({ ...before, paper: { ...before.paper, ...part } }));
   const base = `${fileStem(document.name)}-${chosen ? `piece-${chosen.mark}` : 'patterns'}`;
@@ -48,7 +58,7 @@ export function PatternsStation() {
     if (chosen)
       download(
         drawingToSvg(
-          pieceDrawing(chosen, paper.thickness, document.units),
+          pieceDrawing(chosen, { paperThickness: paper.thickness, display: document.units, square }),
           `${document.name}: ${chosen.mark} ${chosen.name}`,
         ),
         'image/svg+xml',
@@ -69,27 +79,25 @@ export function PatternsStation() {
         role="group"
         aria-label="Sheets"
       >
-        {typeof sheets === 'string' ? (
-          <p className="border-l-4 border-brick bg-sheet p-4">{sheets}</p>
+        {sheets.length === 0 ? (
+          <p className="bg-sheet p-4">
+            {chosen ? `Piece ${chosen.mark} is` : 'Every piece is'} cut square at both ends: no paper is
+            needed. Tick “square cuts too” for a wrap all the same.
+          </p>
         ) : (
           <div className="flex flex-wrap gap-6">
             {sheets.map((sheet, index) => (
-              <DrawingView
+              <SheetView
                 key={index}
                 drawing={sheet}
                 title={`Sheet ${index + 1}`}
-                className="w-[350px] border border-rule bg-white"
+                className="w-[350px] border border-rule"
               />
             ))}
           </div>
         )}
       </div>
-      <Panel
-        title="Patterns"
-        aside={
-          typeof sheets === 'string' ? '' : `${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`
-        }
-      >
+      <Panel title="Patterns" aside={`${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`}>
         <Group title="What to print">
           <Row name="Pieces">
             <Choice
@@ -133,9 +141,14 @@ export function PatternsStation() {
               onCommit={(value) => lengthWithin(value, 0, 2, () => setPaper({ thickness: value }))}
             />
           </Row>
+          <Row name="">
+            <Check checked={square} onChange={setSquare}>
+              Square cuts too
+            </Check>
+          </Row>
         </Group>
         <div className="flex flex-col gap-2 p-4">
-          <Button look="strong" disabled={busy || typeof sheets === 'string'} onClick={() => void makePdf()}>
+          <Button look="strong" disabled={busy || sheets.length === 0} onClick={() => void makePdf()}>
             {busy ? 'Making the PDF…' : 'Download PDF'}
           </Button>
           <Button disabled={!chosen} onClick={makeSvg}>
@@ -180,12 +193,4 @@ export function PatternsStation() {
       </Panel>
     </>
   );
-}
-
-function sheetsOrReason(make: () => Drawing[]): Drawing[] | string {
-  try {
-    return make();
-  } catch (error) {
-    return error instanceof Error ? error.message : 'The sheets cannot be laid out.';
-  }
 }
