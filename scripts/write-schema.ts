@@ -1,6 +1,9 @@
 import { writeFileSync } from 'node:fs';
-import { BuildSchema } from '@larchwood/core';
+import { BuildSchema, PlanFileSchema } from '@larchwood/core';
 
-/** Publishes the format's JSON Schema beside its description. */
-const target = new URL('../docs/larchwood-build-5.schema.json', import.meta.url);
-writeFileSync(target, `${JSON.stringify(BuildSchema, null, 2)}\n`);
+/** Publishes the JSON Schemas of a build and of a plan beside their descriptions. */
+for (const schema of [BuildSchema, PlanFileSchema])
+  writeFileSync(
+    new URL(`../docs/${schema.$id}.schema.json`, import.meta.url),
+    `${JSON.stringify(schema, null, 2)}\n`,
+  );

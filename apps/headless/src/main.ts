@@ -2,13 +2,11 @@ import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import {
-  clearanceFindings,
-  clearancesOf,
   findSchool,
   fixtureDetails,
   sizeIn,
-  findingText,
   planBuild,
+  planText,
   readDocumentText,
   type BuildDocument,
   type FixtureDetails,
@@ -54,12 +52,7 @@ async function main(): Promise<void> {
   const { plan } = planned;
   const details = fixtureDetails({ document: read.document, ...plan });
   if (out !== undefined) await writePack(read.document, plan, details, out);
-  const clearances = clearancesOf(read.document, plan);
-  const findings = [...plan.findings, ...clearanceFindings(clearances)].map((finding) => ({
-    ...finding,
-    words: findingText(finding, plan.units),
-  }));
-  process.stdout.write(`${JSON.stringify({ ...plan, details, clearances, findings }, plainly, 1)}\n`);
+  process.stdout.write(planText(read.document, plan));
 }
 
 function argumentsOf(args: string[]): { file: string; out: string | undefined } {
@@ -76,9 +69,6 @@ function argumentsOf(args: string[]): { file: string; out: string | undefined } 
     throw new Refused(error instanceof Refused ? error.message : `${(error as Error).message}\n${USAGE}`);
   }
 }
-
-/** Section outlines are the same for every end of a tube and say nothing that the section does not. */
-const plainly = (key: string, value: unknown): unknown => (key === 'outline' ? undefined : value);
 
 /** All patterns as one PDF and each piece as an SVG, the cut list, the frame in space, the fixture and the full-size plan. */
 async function writePack(

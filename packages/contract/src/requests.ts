@@ -1,4 +1,4 @@
-import { KINDS } from '@larchwood/core';
+import { KINDS, PRINTABLE } from '@larchwood/core';
 import {
   IsIn,
   IsInt,
@@ -13,6 +13,7 @@ import {
 } from 'class-validator';
 
 const BLANK = /\S/;
+const CONTROL = { message: 'A name holds no line ends, tabs or other control characters.' };
 const NAME_LENGTH = 'Give the build a name of 1 to 120 characters.';
 
 /** A new build from a starting set. Also the form's own check. */
@@ -20,6 +21,7 @@ export class CreateBuildRequest {
   @IsString()
   @Length(1, 120, { message: NAME_LENGTH })
   @Matches(BLANK, { message: NAME_LENGTH })
+  @Matches(new RegExp(PRINTABLE, 'u'), CONTROL)
   name!: string;
 
   @IsIn(KINDS.map((kind) => kind.id), { message: 'Choose a kind of vehicle.' })
@@ -48,6 +50,7 @@ export class RenameBuildRequest {
   @IsString()
   @Length(1, 120, { message: NAME_LENGTH })
   @Matches(BLANK, { message: NAME_LENGTH })
+  @Matches(new RegExp(PRINTABLE, 'u'), CONTROL)
   name!: string;
 }
 

@@ -85,6 +85,8 @@ export { plateMesh } from './solid/plateMesh.js';
 export { zonesOf } from './joints/wall.js';
 export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './frame/weight.js';
 export { findPattern, patternsFor, PATTERNS } from './frame/patterns/registry.js';
+export { planText } from './planFile/planFile.js';
+export { PlanFileSchema } from './planFile/planSchema.js';
 export { layoutOffer, layoutOffers, type LayoutOffer } from './start/layouts.js';
 export type { Pattern, PatternOptions } from './frame/patterns/pattern.js';
 export {

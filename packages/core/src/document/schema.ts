@@ -18,6 +18,7 @@ export type {
   Section,
 } from './frameSchema.js';
 export { SCHOOL_IDS, SHEET_SIZES } from './fixtureSchema.js';
+export { PRINTABLE } from './schemaParts.js';
 export type { Profile, SchoolId, SheetSize } from './fixtureSchema.js';
 export type { Lump, Scales } from './seatSchema.js';
 

@@ -6,7 +6,10 @@ export const closed = <T extends TProperties>(properties: T, about: string): TOb
 
 export const id = (about: string) =>
   Type.String({ minLength: 1, maxLength: 60, pattern: '^[A-Za-z0-9._-]+$', description: about });
-export const name = (about: string) => Type.String({ minLength: 1, maxLength: 120, description: about });
+/** No control characters: paper, tables and lists would break at them. */
+export const PRINTABLE = '^[^\\u0000-\\u001f\\u007f-\\u009f\\u2028\\u2029]*$';
+export const name = (about: string) =>
+  Type.String({ minLength: 1, maxLength: 120, pattern: PRINTABLE, description: about });
 export const number = (low: number, high: number, about: string) =>
   Type.Number({ minimum: low, maximum: high, description: about });
 export const literals = <T extends string>(about: string, ...values: T[]) =>

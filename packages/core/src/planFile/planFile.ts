@@ -1,0 +1,28 @@
+import { clearanceFindings, clearancesOf } from '../clearance/sweep.js';
+import type { BuildDocument } from '../document/schema.js';
+import { findingText } from '../findings/catalogue.js';
+import { fixtureDetails } from '../fixture/fixture.js';
+import type { Plan } from '../plan.js';
+
+/**
+ * A plan as the text of a file: everything that follows from a build, with its format and version. See docs/plan.md.
+ * @throws RangeError naming the place of a number that is not finite, which JSON would turn into nothing
+ */
+export function planText(document: BuildDocument, plan: Plan): string {
+  const details = fixtureDetails({ document, ...plan });
+  const clearances = clearancesOf(document, plan);
+  const findings = [...plan.findings, ...clearanceFindings(clearances)].map((finding) => ({
+    ...finding,
+    words: findingText(finding, plan.units),
+  }));
+  const file = { format: 'larchwood-plan', version: 1, ...plan, details, clearances, findings };
+  return `${JSON.stringify(file, plainly, 1)}\n`;
+}
+
+/** The section of an end as wall lines is left out: it is the same for every end of a tube, and the section says it. */
+function plainly(this: unknown, key: string, value: unknown): unknown {
+  if (key === 'outline' && typeof this === 'object' && this !== null && 'edge' in this) return undefined;
+  if (typeof value === 'number' && !Number.isFinite(value))
+    throw new RangeError(`The plan holds ${value} at “${key}”: it cannot be written as JSON.`);
+  return value;
+}
