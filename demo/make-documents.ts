@@ -39,7 +39,7 @@ const DEMOS: readonly Demo[] = [
       kind: 'bicycle',
       startingSet: 'touring',
       held: { headTubeLength: 205, seatTubeLength: 590, reach: 400, chainstayLength: 460, crankLength: 175 },
-      pattern: {
+      layout: {
         sections: {
           topTube: 'butted-28.6x0.8-0.5-650',
           seatTube: 'round-28.6x0.9',
@@ -66,7 +66,7 @@ const DEMOS: readonly Demo[] = [
       startingSet: 'small-wheel',
       units: { length: 'fraction', denominator: 32 },
       held: {},
-      pattern: {
+      layout: {
         topTubeBelowSeat: 245,
         sections: {
           topTube: 'round-31.8x1.2',
@@ -240,6 +240,49 @@ const DEMOS: readonly Demo[] = [
     },
   },
   {
+    file: 'orchard-ladder',
+    notes:
+      'Ladder kart for the rows of the orchard: narrow rails on edge between the trees, the nose tapered to turn at the ends. Measured with an inch tape.',
+    brief: {
+      purpose: 'Up and down the rows, crates on a hitch, two drivers',
+      riders: [
+        { name: 'Jonne Abel', stature: 1790, mass: 81.65 },
+        { name: 'Imke Vos', stature: 1660, mass: 58 },
+      ],
+      shelf: [],
+      limits: [
+        { dimension: 'rearOverWheels', bound: 'most', value: 1320.8, rule: 'the rows are 1.4 m apart' },
+      ],
+      school: 'table',
+    },
+    options: {
+      name: 'Orchard ladder',
+      kind: 'kart',
+      startingSet: 'ladder',
+      units: { length: 'fraction', denominator: 32 },
+      held: {},
+    },
+  },
+  {
+    file: 'glasshouse-400',
+    notes:
+      'Road motorcycle with a trellis of small tube round a 400 twin. The workshop next door machines in decimal inches, and so is this.',
+    brief: {
+      purpose: 'Bends of the reservoir road, fair weather',
+      riders: [{ name: 'Noor Teller', stature: 1830, mass: 90 }],
+      shelf: [{ sort: 'engine', name: '400 parallel twin', box: [430, 380, 420], gives: {} }],
+      limits: [],
+      school: 'spine',
+    },
+    options: {
+      name: 'Glasshouse 400',
+      kind: 'motorcycle',
+      startingSet: 'sport',
+      units: { length: 'inch', denominator: 32 },
+      held: {},
+    },
+  },
+  {
     file: 'alder-wood-buggy',
     notes:
       'Forest buggy with a cage, sprung all round. Roll structure and harness mounts by the rule book and a licensed engineer.',
@@ -266,7 +309,7 @@ const DEMOS: readonly Demo[] = [
 for (const { file, notes, brief, options } of DEMOS) {
   const made = createBuild({ ...options, brief });
   if (!made.ok) throw new Error(made.message);
-  const eased = seatAtEase(made.value);
+  const { document: eased } = seatAtEase(made.value);
   const document: BuildDocument = {
     ...eased,
     notes,

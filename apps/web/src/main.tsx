@@ -4,6 +4,8 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
 import './styles.css';
+import { keepFocus } from './parts/keptFocus';
+import { fitPrint } from './parts/fitPrint';
 import { BuildPage } from './editor/BuildPage';
 import { StanceStation } from './stations/stance/StanceStation';
 import { WorkshopPage } from './workshop/WorkshopPage';
@@ -68,7 +70,10 @@ const router = createBrowserRouter([
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
 
-createRoot(document.getElementById('root')!).render(
+const root = document.getElementById('root')!;
+keepFocus(root);
+fitPrint();
+createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <RouterProvider router={router} />

@@ -1,6 +1,6 @@
 /** The computation of Larchwood: pure functions from a build document to its plan. No interface, no clock, no storage. */
 export * from './result.js';
-export { asSentence, nameInText, withArticle } from './words.js';
+export { asSentence, nameInText, withArticle, useInText } from './words.js';
 export { without } from './without.js';
 export {
   parseLength,
@@ -12,13 +12,14 @@ export {
 } from './units/length.js';
 export type { LengthDisplay, LengthText, LengthUnit, Denominator } from './units/length.js';
 export { parseAngle, formatAngle, editableAngle, toRadians, toDegrees } from './units/angle.js';
-export { parseMass, formatMass, editableMass } from './units/mass.js';
+export { parseMass, formatMass, editableMass, massBothWays, massUnitOf, POUND, type MassUnit } from './units/mass.js';
+export { sectionText, sectionLabel } from './frame/sectionText.js';
 export * from './vector/vector.js';
 export * from './document/schema.js';
 export { readDocument, readDocumentText, LARGEST_DOCUMENT, type ReadResult } from './document/read.js';
 export type { Fault } from './document/faults.js';
 export { documentFileName, documentText, fileStem } from './document/fileName.js';
-export { createBuild, frameFromPattern, frameMadeAgain, type CreateOptions } from './document/create.js';
+export { createBuild, frameFromLayout, frameMadeAgain, type CreateOptions } from './document/create.js';
 export * from './stance/dimension.js';
 export * from './stance/singleTrack.js';
 export { parseTyreMarking } from './stance/tyres.js';
@@ -84,11 +85,11 @@ export { closedByJoints, pieceMesh } from './solid/pieceMesh.js';
 export { plateMesh } from './solid/plateMesh.js';
 export { zonesOf } from './joints/wall.js';
 export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './frame/weight.js';
-export { findPattern, patternsFor, PATTERNS } from './frame/patterns/registry.js';
+export { findLayout, layoutsFor, LAYOUTS } from './frame/layouts/registry.js';
 export { planText } from './planFile/planFile.js';
 export { PlanFileSchema } from './planFile/planSchema.js';
 export { layoutOffer, layoutOffers, type LayoutOffer } from './start/layouts.js';
-export type { Pattern, PatternOptions } from './frame/patterns/pattern.js';
+export type { Layout, LayoutOptions } from './frame/layouts/layout.js';
 export {
   frameOf,
   pieceId,
@@ -106,7 +107,7 @@ export { caster, crossing } from './joints/cast.js';
 export { surfacesOf, type Surface } from './joints/surfaces.js';
 export type { Interference } from './joints/interference.js';
 export type { SawAngles } from './joints/planar.js';
-export type { Twinning } from './joints/twins.js';
+export type { Handedness } from './joints/handedness.js';
 export { SCHOOLS, findSchool } from './fixture/registry.js';
 export type { FixtureCheck, FixtureList, Measure, Scale, School, Stock } from './fixture/school.js';
 export { contextOf, profileOf, sizeIn, standardProfile, type Built } from './fixture/context.js';

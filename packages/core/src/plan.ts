@@ -5,7 +5,7 @@ import type { Fixture } from './fixture/setting.js';
 import { frameOf, type Frame } from './frame/frame.js';
 import { jointFindings } from './joints/findings.js';
 import { frameWeight, type PieceWeight } from './frame/weight.js';
-import { interferences, type Interference } from './joints/interference.js';
+import { findInterferences, type Interference } from './joints/interference.js';
 import type { PieceCut } from './joints/cut.js';
 import { cutPieces } from './joints/pieceCut.js';
 import type { Refusal } from './stance/dimension.js';
@@ -27,8 +27,8 @@ export interface Plan {
   readonly cuts: readonly PieceCut[];
   /** Ends of pieces that are there already: bought to length, or part of a donor. */
   readonly given: readonly PieceCut[];
-  /** Tubes that stand in each other where neither is cut for the other. */
-  readonly meetings: readonly Interference[];
+  /** Tubes that overlap where neither is cut for the other. */
+  readonly interferences: readonly Interference[];
   /** Mass of every tube as cut, and of every plate. */
   readonly weights: readonly PieceWeight[];
   readonly mass: MassModel;
@@ -55,7 +55,7 @@ export function planBuild(document: BuildDocument, before?: Plan): PlanResult {
   const there = new Set(frame.pieces.flatMap((piece) => (piece.supplied ? [piece.id] : [])));
   const cuts = ends.filter((cut) => !there.has(cut.piece));
   const given = ends.filter((cut) => there.has(cut.piece));
-  const meetings = interferences(frame, ends, before);
+  const interferences = findInterferences(frame, ends, before);
   const weights = frameWeight(frame, ends);
   const fixture = fixtureOf({ document, stance, frame, cuts });
   const mass = massOf(document, stance, weights);
@@ -65,7 +65,7 @@ export function planBuild(document: BuildDocument, before?: Plan): PlanResult {
     ...briefFindings(document, stance),
     ...seatFindings(document, stance, mass, tipping),
     ...frame.findings,
-    ...jointFindings(cuts, frame, meetings, document),
+    ...jointFindings(cuts, frame, interferences, document),
     ...fixture.findings,
   ];
   const { name, kind, units, paper } = document;
@@ -80,7 +80,7 @@ export function planBuild(document: BuildDocument, before?: Plan): PlanResult {
       frame,
       cuts,
       given,
-      meetings,
+      interferences,
       weights,
       mass,
       tipping,

@@ -1,6 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
+import { ticks as ticksOf } from 'd3-array';
 import { useSize } from '../parts/useSize';
+import type { Ticks } from './axisText';
 
 export interface Series {
   readonly name: string;
@@ -10,10 +12,17 @@ export interface Series {
 }
 interface Props {
   readonly title: string;
+  /** What it is called where its title stands elsewhere. */
+  readonly label?: string;
   readonly about?: string;
   /** How a value on each axis reads. */
-  readonly across: { readonly name: string; readonly text: (value: number) => string };
-  readonly up: { readonly text: (value: number) => string; readonly unit?: string };
+  /** `ticks`: values that are round in the unit that is shown; round numbers where none is given. */
+  readonly across: {
+    readonly name: string;
+    readonly text: (value: number) => string;
+    readonly ticks?: Ticks;
+  };
+  readonly up: { readonly text: (value: number) => string; readonly unit?: string; readonly ticks?: Ticks };
   readonly series: readonly Series[];
   readonly band?: { readonly low: number; readonly high: number } | undefined;
   readonly present?: readonly [x: number, y: number] | undefined;
@@ -28,7 +37,19 @@ const AXIS = 34;
 const GUESS = { width: 700, height: 180 };
 
 /** One quantity against another: hairlines, the usual band as a box, the line in ink, the present point as a mark. */
-export function Chart({ title, about, across, up, series, band, present, at, onAt, last = false }: Props) {
+export function Chart({
+  title,
+  label = title,
+  about,
+  across,
+  up,
+  series,
+  band,
+  present,
+  at,
+  onAt,
+  last = false,
+}: Props) {
   const { frame, size } = useSize(GUESS);
   const known = series.flatMap(({ points }) => points.filter(isKnown));
   const bottom = size.height - (last ? AXIS : ROOM.bottom);
@@ -37,7 +58,8 @@ export function Chart({ title, about, across, up, series, band, present, at, onA
   const ys = known.map(([, value]) => value);
   const [low, high] = [Math.min(...ys), Math.max(...ys)];
   const slack = Math.max((high - low) * 0.12, Math.abs(high) * 0.01, 0.5);
-  const y = scaleLinear([low - slack, high + slack], [bottom, ROOM.top]).nice(4);
+  const y = scaleLinear([low - slack, high + slack], [bottom, ROOM.top]);
+  const upTicks = (up.ticks ?? ticksOf)(low - slack, high + slack, 4);
   const draw = line<readonly [number, number | undefined]>()
     .defined(isKnown)
     .x(([value]) => x(value))
@@ -51,7 +73,7 @@ export function Chart({ title, about, across, up, series, band, present, at, onA
         height={size.height}
         className="absolute inset-0"
         role="img"
-        aria-label={`${title} against ${across.name}`}
+        aria-label={`${label} against ${across.name}`}
         onPointerMove={(event) => {
           const pixel = event.clientX - event.currentTarget.getBoundingClientRect().left;
           const value = x.invert(pixel);
@@ -71,7 +93,7 @@ export function Chart({ title, about, across, up, series, band, present, at, onA
           />
         )}
         {known.length > 0 &&
-          y.ticks(4).map((tick) => (
+          upTicks.map((tick) => (
             <g key={tick}>
               <path
                 d={`M${ROOM.left} ${y(tick)}H${size.width - ROOM.right}`}
@@ -91,7 +113,7 @@ export function Chart({ title, about, across, up, series, band, present, at, onA
             </g>
           ))}
         {last &&
-          x.ticks(8).map((tick) => (
+          (across.ticks ?? ticksOf)(xs[0]!, xs.at(-1)!, 8).map((tick) => (
             <g key={tick}>
               <path d={`M${x(tick)} ${bottom}v5`} stroke="var(--ink)" />
               <text
@@ -157,7 +179,7 @@ export function Chart({ title, about, across, up, series, band, present, at, onA
                 >
                   {up.text(value)}
                   {up.unit !== undefined && (
-                    <tspan fontSize="11" fontWeight="400" fill="var(--quiet)">
+                    <tspan fontSize="12" fontWeight="400" fill="var(--quiet)">
                       {' '}
                       {up.unit}
                     </tspan>

@@ -59,9 +59,11 @@ export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
           <div key={index} className="relative flex min-h-0 flex-1 flex-col">
             <Chart
               title=""
+              label={dimension.name}
               across={{
                 name: axisUnit(across, document.units).unit ?? '',
                 text,
+                ticks: axisUnit(across, document.units).ticks,
               }}
               up={{ text: axisText(dimension, document.units), ...axisUnit(dimension, document.units) }}
               series={[

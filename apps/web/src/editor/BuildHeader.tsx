@@ -9,15 +9,16 @@ import { NameField } from '../parts/NameField';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';
 import { useEditor, type Editor } from './editor';
+import { Shortcuts } from './Shortcuts';
 import { UNITS, unitsOf, unitsValue } from './units';
 
 export function BuildHeader() {
   const { build, document, present, edit, settle, undo, redo, canUndo, canRedo } = useEditor();
   return (
-    <header className="flex h-11 shrink-0 items-center border-b-2 border-ink max-[900px]:h-auto max-[900px]:flex-wrap">
+    <header className="flex h-11 shrink-0 items-center border-b-2 border-ink max-[640px]:overflow-hidden print:hidden">
       <Home />
       <BuildName />
-      <span className="caption ml-3 whitespace-nowrap">revision {build.revision}</span>
+      <span className="caption ml-3 whitespace-nowrap max-[900px]:hidden">revision {build.revision}</span>
       <div className="flex-1" />
       <SaveMark />
       <Tools
@@ -33,10 +34,11 @@ const Home = memo(function Home() {
   return (
     <Link
       to="/"
-      className="flex h-full w-44 shrink-0 items-center gap-2 pl-4 text-[17px] font-bold"
+      className="flex h-full w-44 shrink-0 items-center gap-2 pl-4 text-[17px] font-bold max-[900px]:w-11"
       title="To the workshop"
+      aria-label="Larchwood: to the workshop"
     >
-      <Larch size={22} /> Larchwood
+      <Larch size={22} /> <span className="max-[900px]:hidden">Larchwood</span>
     </Link>
   );
 });
@@ -80,14 +82,17 @@ const Tools = memo(function Tools({
           <Download size={17} aria-hidden />
         </IconButton>
         <ThemeButton />
+        <Shortcuts />
       </div>
-      <Choice
-        label="Display units"
-        value={unitsValue(units)}
-        groups={[{ options: UNITS }]}
-        onChange={setUnits}
-      />
-      <Button className="mx-3" onClick={() => navigate(`/builds/${id}/patterns`)}>
+      <span className="max-[640px]:hidden">
+        <Choice
+          label="Display units"
+          value={unitsValue(units)}
+          groups={[{ options: UNITS }]}
+          onChange={setUnits}
+        />
+      </span>
+      <Button className="mx-3 max-[900px]:hidden" onClick={() => navigate(`/builds/${id}/patterns`)}>
         Print patterns
       </Button>
     </>
@@ -122,7 +127,7 @@ function SaveMark() {
   return (
     <span
       role="status"
-      className={`text-[13px] whitespace-nowrap ${save.is === 'waiting' || save.is === 'conflict' ? 'font-semibold text-brick' : 'text-quiet'}`}
+      className={`text-[13px] whitespace-nowrap max-[640px]:truncate ${save.is === 'waiting' || save.is === 'conflict' ? 'font-semibold text-brick' : 'text-quiet'}`}
     >
       {words}
     </span>

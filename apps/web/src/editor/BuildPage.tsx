@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { Link, Outlet, useParams } from 'react-router';
+import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
 import type { BuildDocument } from '@larchwood/core';
@@ -8,9 +8,12 @@ import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { ReadingStrip } from '../readings/ReadingStrip';
 import { StationList } from '../stations/StationList';
+import { STATIONS } from '../stations/stations';
 import { Button } from '../parts/Button';
 import { BuildHeader } from './BuildHeader';
 import { Calm } from './Calm';
+import { useEditor } from './editor';
+import { useRevisionText } from './revision';
 import { EditorProvider } from './EditorProvider';
 import { findUnsaved, forgetUnsaved } from './unsaved';
 
@@ -52,12 +55,14 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
     if (kept && !unsaved) forgetUnsaved(build.id);
     return { build: unsaved ? { ...build, revision: unsaved.revision } : build, unsaved: unsaved?.document };
   });
+  const { pathname } = useLocation();
+  const station = STATIONS.find(({ id }) => pathname.endsWith(`/${id}`))?.name;
   useEffect(() => {
-    document.title = `${build.name} – Larchwood`;
+    document.title = [station, build.name, 'Larchwood'].filter(Boolean).join(' – ');
     return () => {
       document.title = 'Larchwood';
     };
-  }, [build.name]);
+  }, [station, build.name]);
   useEffect(() => {
     if (opened.unsaved)
       toast('Changes that had not reached the server were brought back.', {
@@ -66,6 +71,12 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
   }, [opened.unsaved, build.id]);
   return (
     <EditorProvider build={opened.build} unsaved={opened.unsaved}>
+      <a
+        href="#station"
+        className="absolute -top-20 left-3 z-50 border border-ink bg-sheet px-4 py-2 font-semibold focus:top-2"
+      >
+        Skip to the station
+      </a>
       <div className="flex h-full min-h-0 flex-col max-[900px]:h-auto max-[900px]:min-h-full">
         <Calm>
           <BuildHeader />
@@ -75,7 +86,12 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
             <StationList />
           </Calm>
           <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-            <main className="flex min-h-0 flex-1 max-[900px]:flex-col">
+            <main
+              id="station"
+              tabIndex={-1}
+              className="flex min-h-0 flex-1 focus:outline-none max-[900px]:flex-col"
+            >
+              <PrintedHead station={station} />
               <Outlet />
             </main>
             <Calm>
@@ -85,6 +101,18 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
         </div>
       </div>
     </EditorProvider>
+  );
+}
+
+/** Over a printed station: what it is of, so that old paper is known for what it is. */
+function PrintedHead({ station }: { readonly station: string | undefined }) {
+  const { document } = useEditor();
+  const revision = useRevisionText();
+  return (
+    <p className="hidden justify-between border-b border-ink pb-1 print:flex">
+      <strong>{[document.name, station].filter(Boolean).join(': ')}</strong>
+      <span>{revision}</span>
+    </p>
   );
 }
 

@@ -1,11 +1,15 @@
-import { turnedWheel, type Dimension, type Drawn, type Kind, type Picture, type Plan } from '@larchwood/core';
+import {
+  formatAngle,
+  formatLength,
+  turnedWheel,
+  type LengthDisplay, type Dimension, type Drawn, type Kind, type Picture, type Plan } from '@larchwood/core';
 import { DimensionLines } from '../sheet/DimensionLines';
 import { drawDimension } from '../sheet/place';
 import { Riders, stretched } from '../sheet/Riders';
 import { Ghost, Vehicle } from '../sheet/Vehicle';
 import { withSeats } from '../sheet/withSeats';
 import type { DrawnDimension } from '../sheet/dimensions';
-import { fitView, vehicleExtent, type View } from '../sheet/view';
+import { fitView, vehicleExtent, type Pixel, type View } from '../sheet/view';
 
 const SIZE = { width: 318, height: 168 };
 const MARGIN = { left: 26, right: 34, top: 30, bottom: 30 };
@@ -14,10 +18,11 @@ interface Props {
   readonly dimension: Dimension;
   readonly plan: Plan;
   readonly kind: Kind;
+  readonly display: LengthDisplay;
 }
 
 /** The build in small with one dimension marked on it. */
-export function DimensionPicture({ dimension: { id, name }, plan: bare, kind }: Props) {
+export function DimensionPicture({ dimension: { id, name, quantity }, plan: bare, kind, display }: Props) {
   const picture: Picture | undefined = [...kind.pictures, ...kind.drawn, ...kind.seat.drawn].find(
     (each) => each.id === id,
   );
@@ -33,6 +38,15 @@ export function DimensionPicture({ dimension: { id, name }, plan: bare, kind }: 
       : drawDimension(near(picture), points, plan, view);
   const view = closeUp(whole, mark(whole));
   const marked = mark(view);
+  const value = plan.stance.values[id];
+  const figure =
+    value === undefined
+      ? undefined
+      : quantity === 'angle'
+        ? formatAngle(value, 1)
+        : formatLength(value, display, 1);
+  // Where no line is drawn, the figure stands at the head of the picture.
+  const label = within(marked?.label ?? [SIZE.width / 2, 14], figure ?? '');
   return (
     <svg
       width={SIZE.width}
@@ -73,8 +87,33 @@ export function DimensionPicture({ dimension: { id, name }, plan: bare, kind }: 
         />
       )}
       {marked && <DimensionLines dimensions={[marked]} held={() => true} active={id} />}
+      {figure !== undefined && (
+        <text
+          x={label[0]}
+          y={label[1] + 4}
+          textAnchor="middle"
+          className="figure text-[13px] font-bold"
+          fill="var(--ink)"
+          stroke="var(--paper)"
+          strokeWidth="5"
+          strokeLinejoin="round"
+          paintOrder="stroke"
+        >
+          {figure}
+        </text>
+      )}
     </svg>
   );
+}
+
+/** A figure's place, kept inside the picture; a letter is about so wide, px. */
+const LETTER = 7.2;
+function within([x, y]: Pixel, figure: string): Pixel {
+  const half = (figure.length * LETTER) / 2 + 4;
+  return [
+    Math.min(SIZE.width - half, Math.max(half, x)),
+    Math.min(SIZE.height - 12, Math.max(12, y)),
+  ];
 }
 
 /** What is too short to be seen on the whole vehicle is shown close up. */

@@ -1,6 +1,14 @@
 import { memo } from 'react';
-import { formatAngle, nameInText, type Band, type Dimension, type LengthDisplay } from '@larchwood/core';
+import {
+  formatAngle,
+  formatLength,
+  nameInText,
+  type Band,
+  type Dimension,
+  type LengthDisplay,
+} from '@larchwood/core';
 import { useEditor, type Editor } from '../editor/editor';
+import { CopyValue } from '../parts/CopyValue';
 import { Length } from '../parts/Figure';
 import { Peg } from '../parts/Marks';
 import { holdDimension } from '../stations/stance/hold';
@@ -71,13 +79,18 @@ const RowView = memo(function RowView({
           onActive={(on) => setActive(on ? id : undefined)}
         />
       ) : (
-        <span className="flex min-h-6 items-baseline pt-0.5 pr-0 text-quiet [&>.figure]:pr-[5px]">
-          {quantity === 'angle' ? (
-            <span className="figure">{formatAngle(value, 1, true)}</span>
-          ) : (
-            <Length mm={value} display={units} unit={false} />
-          )}
-          <span className="ml-1 w-6 text-[0.8em]">
+        <span className="flex min-h-6 items-baseline pt-0.5 pr-0 text-quiet [&>button]:pr-[3px]">
+          <CopyValue
+            what={name}
+            text={quantity === 'angle' ? formatAngle(value, 1) : formatLength(value, units)}
+          >
+            {quantity === 'angle' ? (
+              <span className="figure">{formatAngle(value, 1, true)}</span>
+            ) : (
+              <Length mm={value} display={units} unit={false} />
+            )}
+          </CopyValue>
+          <span className="ml-1 w-6 text-[12px]">
             {quantity === 'angle' ? '°' : units.length === 'mm' ? 'mm' : 'in'}
           </span>
         </span>

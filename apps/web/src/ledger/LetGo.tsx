@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import {
   findKind,
   nameInText,
@@ -31,6 +31,7 @@ export function LetGo({ dimension, onDone }: Props) {
   const { document, plan, edit, settle, drafts, setDraft } = useEditor();
   const [all, setAll] = useState(false);
   const [message, setMessage] = useState<string>();
+  const wrongId = useId();
   const kind = findKind(document.kind);
   const value = plan?.stance.values[dimension.id];
   if (!plan || !kind || value === undefined) return null;
@@ -69,6 +70,8 @@ export function LetGo({ dimension, onDone }: Props) {
           <input
             className={`figure w-24 border bg-paper px-2 py-1 text-right font-semibold ${read && !read.ok ? 'border-brick' : 'border-rule'}`}
             aria-label={`Hold ${name} at, ${reader.spoken}`}
+            aria-invalid={wrong !== undefined}
+            aria-describedby={wrong === undefined ? undefined : wrongId}
             value={typed ?? reader.shown(value, 2)}
             onFocus={(event) => event.target.select()}
             onChange={(event) => {
@@ -78,11 +81,11 @@ export function LetGo({ dimension, onDone }: Props) {
             onKeyDown={(event) => event.key === 'Enter' && take(offered[0]!.id)}
             autoComplete="off"
           />
-          <span className="w-5 text-[0.8em] text-quiet">{reader.unit}</span>
+          <span className="w-5 text-[12px] text-quiet">{reader.unit}</span>
         </span>
       </label>
       {wrong !== undefined && (
-        <p role="alert" className="text-brick">
+        <p id={wrongId} role="alert" className="text-brick">
           {wrong}
         </p>
       )}

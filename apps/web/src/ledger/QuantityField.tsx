@@ -80,7 +80,6 @@ const Field = memo(function Field({
 }: FieldProps) {
   const [editing, setEditing] = useState(false);
   const before = useRef(value);
-  const givenUp = useRef(false);
   const entering = useRef(false);
   const input = useRef<HTMLInputElement>(null);
   const messageId = useId();
@@ -113,7 +112,7 @@ const Field = memo(function Field({
     entering.current = false;
     onActive?.(false);
     settle();
-    if (!draft || givenUp.current) return;
+    if (!draft) return;
     const result = attempt(draft.text);
     setDraft(field, result.ok ? undefined : { text: draft.text, message: result.message });
   };
@@ -126,10 +125,14 @@ const Field = memo(function Field({
       }
       settle();
     } else if (event.key === 'Escape') {
-      if (Math.abs(before.current - value) > 1e-9) onCommit(before.current);
+      // Back to what stood here; the field stays in hand. With nothing to give up, what lies around it is closed.
+      const changed = Math.abs(before.current - value) > 1e-9;
+      if (!changed && !draft) return;
+      event.stopPropagation();
+      if (changed) onCommit(before.current);
       setDraft(field, undefined);
-      givenUp.current = true; // given up: leaving must not take the text after all
-      event.currentTarget.blur();
+      settle();
+      requestAnimationFrame(() => input.current?.select());
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
       const step = nudge ?? reader.step;
@@ -172,7 +175,6 @@ const Field = memo(function Field({
             } ${typeset ? 'text-transparent' : ''}`}
             onFocus={() => {
               before.current = value;
-              givenUp.current = false;
               setEditing(true);
               onActive?.(true);
               entering.current = true;
@@ -188,7 +190,7 @@ const Field = memo(function Field({
           />
         </span>
         {(!compact || unit === '°') && (
-          <span className={`text-left text-[0.8em] text-quiet ${compact ? '' : 'w-6'}`} aria-hidden>
+          <span className={`text-left text-[12px] text-quiet ${compact ? '' : 'w-6'}`} aria-hidden>
             {unit}
           </span>
         )}

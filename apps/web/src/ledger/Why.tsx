@@ -1,6 +1,16 @@
 import { memo } from 'react';
-import { findKind, formulaWithNumbers, type Band, type Dimension, type LengthDisplay } from '@larchwood/core';
+import {
+  findKind,
+  formatAngle,
+  formatLength,
+  formulaWithNumbers,
+  useInText,
+  type Band,
+  type Dimension,
+  type LengthDisplay,
+} from '@larchwood/core';
 import { useEditor } from '../editor/editor';
+import { CopyValue } from '../parts/CopyValue';
 import { Measure } from '../parts/Figure';
 import { Pop } from '../parts/Pop';
 import { DimensionPicture } from './DimensionPicture';
@@ -36,10 +46,15 @@ function Explanation({ dimension, band, display }: Props) {
       <h3 className="mb-1 flex items-baseline justify-between gap-3 font-bold">
         {dimension.name}
         {value !== undefined && (
-          <Measure value={value} quantity={dimension.quantity} display={display} digits={2} />
+          <CopyValue
+            what={dimension.name}
+            text={dimension.quantity === 'angle' ? formatAngle(value, 2) : formatLength(value, display, 2)}
+          >
+            <Measure value={value} quantity={dimension.quantity} display={display} digits={2} />
+          </CopyValue>
         )}
       </h3>
-      {plan && kind && <DimensionPicture dimension={dimension} plan={plan} kind={kind} />}
+      {plan && kind && <DimensionPicture dimension={dimension} plan={plan} kind={kind} display={display} />}
       <p>{dimension.meaning}</p>
       {numbers !== undefined && value !== undefined && (
         <p className="figure mt-2 border-l-2 border-rule pl-2 text-[13px] leading-relaxed">
@@ -57,8 +72,9 @@ function Explanation({ dimension, band, display }: Props) {
       {dimension.otherWord !== undefined && <p className="mt-2 text-quiet">{dimension.otherWord}</p>}
       {band && (
         <p className="mt-2">
-          Usual for a {band.use}: <Measure value={band.low} quantity={dimension.quantity} display={display} />{' '}
-          to <Measure value={band.high} quantity={dimension.quantity} display={display} />
+          Usual for {useInText(band.use)}:{' '}
+          <Measure value={band.low} quantity={dimension.quantity} display={display} /> to{' '}
+          <Measure value={band.high} quantity={dimension.quantity} display={display} />
           <span className="caption block">Source: {band.source}.</span>
         </p>
       )}

@@ -5,10 +5,12 @@ import {
   formatAngle,
   formatLength,
   formatMass,
+  massUnitOf,
   parseAngle,
   parseLength,
   parseGauge,
   parseMass,
+  POUND,
   type LengthDisplay,
   type Result,
 } from '@larchwood/core';
@@ -39,18 +41,21 @@ const ANGLE: Reader = {
   spoken: 'degrees',
   step: 0.1,
 };
-const MASS: Reader = {
-  parse: parseMass,
-  shown: (value, digits) => formatMass(value, digits, true),
-  editable: editableMass,
-  unit: 'kg',
-  spoken: 'kg',
-  step: 1,
+const massReader = (display: LengthDisplay): Reader => {
+  const unit = massUnitOf(display);
+  return {
+    parse: (text) => parseMass(text, unit),
+    shown: (value, digits) => formatMass(value, display, digits, true),
+    editable: (value) => editableMass(value, display),
+    unit,
+    spoken: unit === 'kg' ? 'kg' : 'pounds',
+    step: unit === 'kg' ? 1 : POUND,
+  };
 };
 
 export function readerOf(quantity: FieldQuantity, display: LengthDisplay): Reader {
   if (quantity === 'angle') return ANGLE;
-  if (quantity === 'mass') return MASS;
+  if (quantity === 'mass') return massReader(display);
   const unit = display.length === 'mm' ? 'mm' : 'in';
   const table = quantity === 'roundWall' ? 'Birmingham' : 'sheet';
   return {

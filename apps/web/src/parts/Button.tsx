@@ -15,7 +15,7 @@ export function Button({ look = 'plain', className = '', type = 'button', ...res
   return (
     <button
       type={type}
-      className={`inline-flex min-h-8 items-center justify-center gap-1.5 px-3 font-semibold whitespace-nowrap disabled:opacity-45 ${LOOK[look]} ${className}`}
+      className={`inline-flex min-h-8 items-center print:hidden justify-center gap-1.5 px-3 font-semibold whitespace-nowrap disabled:opacity-45 ${LOOK[look]} ${className}`}
       {...rest}
     />
   );
@@ -32,7 +32,7 @@ export function IconButton({
       type="button"
       aria-label={name}
       title={name}
-      className={`inline-flex size-8 items-center justify-center border border-transparent hover:border-rule hover:bg-sheet disabled:opacity-40 ${className}`}
+      className={`inline-flex size-8 print:hidden items-center justify-center border border-transparent hover:border-rule hover:bg-sheet disabled:opacity-40 ${className}`}
       {...rest}
     />
   );

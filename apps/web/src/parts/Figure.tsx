@@ -1,4 +1,4 @@
-import { formatAngle, lengthText, type LengthDisplay } from '@larchwood/core';
+import { formatAngle, formatMass, lengthText, massUnitOf, type LengthDisplay } from '@larchwood/core';
 
 /** A length set as figures: a fraction as a fraction, the unit smaller beside it. */
 export function Length({
@@ -20,7 +20,7 @@ export function Length({
       {numerator !== undefined && (
         <Fraction numerator={numerator} denominator={denominator!} spaced={whole !== ''} />
       )}
-      {unit && <span className="ml-1 font-sans text-[0.78em] font-normal text-quiet">{name}</span>}
+      {unit && <span className="ml-1 font-sans text-[max(12px,0.78em)] font-normal text-quiet">{name}</span>}
     </span>
   );
 }
@@ -36,14 +36,32 @@ function Fraction({
 }) {
   return (
     <span className={spaced ? 'ml-[0.2em]' : ''}>
-      <span className="relative -top-[0.32em] text-[0.68em]">{numerator}</span>⁄
-      <span className="text-[0.68em]">{denominator}</span>
+      <span className="relative -top-[0.28em] text-[max(12px,0.68em)]">{numerator}</span>⁄
+      <span className="text-[max(12px,0.68em)]">{denominator}</span>
     </span>
   );
 }
 
 export function Angle({ degrees, digits = 1 }: { readonly degrees: number; readonly digits?: number }) {
   return <span className="figure whitespace-nowrap">{formatAngle(degrees, digits)}</span>;
+}
+
+/** A mass in the build's unit. */
+export function Mass({
+  kg,
+  display,
+  digits = 1,
+}: {
+  readonly kg: number;
+  readonly display: LengthDisplay;
+  readonly digits?: number;
+}) {
+  return (
+    <span className="figure whitespace-nowrap">
+      {formatMass(kg, display, digits, true)}
+      <span className="ml-1 font-sans text-[max(12px,0.78em)] font-normal text-quiet">{massUnitOf(display)}</span>
+    </span>
+  );
 }
 
 export function Measure({

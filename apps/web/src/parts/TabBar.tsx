@@ -10,7 +10,7 @@ export function TabBar({
   readonly children?: ReactNode;
 }) {
   return (
-    <div className="flex min-h-10 shrink-0 flex-wrap items-center justify-between gap-x-4 border-b border-rule pr-3">
+    <div className="flex min-h-10 shrink-0 flex-wrap print:hidden items-center justify-between gap-x-4 border-b border-rule pr-3">
       <Tabs.List aria-label="What is shown" className="flex flex-wrap">
         {tabs.map(({ id, tab }) => (
           <Tabs.Trigger

@@ -3,11 +3,13 @@ import {
   findKind,
   formatAngle,
   formatLength,
+  useInText,
   type Band,
   type Dimension,
   type LengthDisplay,
 } from '@larchwood/core';
 import { useEditor, type Editor } from '../editor/editor';
+import { CopyValue } from '../parts/CopyValue';
 import { Measure } from '../parts/Figure';
 
 /** The few numbers that matter for this kind, in sight on every station: figure, change, and the usual band. */
@@ -84,7 +86,13 @@ const Reading = memo(function Reading({
         )}
       </div>
       <div className="text-[19px] leading-tight font-bold">
-        <Measure value={value} quantity={dimension.quantity} display={units} />
+        <CopyValue
+          what={dimension.name}
+          text={dimension.quantity === 'angle' ? formatAngle(value, 1) : formatLength(value, units)}
+          className="-ml-[3px] px-0.5"
+        >
+          <Measure value={value} quantity={dimension.quantity} display={units} />
+        </CopyValue>
       </div>
       <BandRule band={band} value={value} inside={inside} name={dimension.name} />
     </div>
@@ -112,7 +120,7 @@ function BandRule({
     <svg
       className="mt-1 block h-3 w-full"
       role="img"
-      aria-label={`${name}: ${inside ? 'inside' : 'outside'} the usual band of a ${band.use}`}
+      aria-label={`${name}: ${inside ? 'inside' : 'outside'} the usual band of ${useInText(band.use)}`}
     >
       <line x1="0" x2="100%" y1="6" y2="6" stroke="var(--rule)" strokeWidth="1.5" />
       <rect

@@ -6,6 +6,7 @@ import { memberOf, useEditor } from '../editor/editor';
 import { Choice } from '../parts/Choice';
 import { spotOn } from '../stations/tubes/spots';
 import { useTools } from '../stations/tubes/tools';
+import { Beside, Ground } from './Beside3D';
 import { platePart, STILL, TAKEN_APART, tubePart, WHOLE_FRAME, type Part } from './geometry';
 import { STEEL, usePalette, type Palette } from './palette';
 import { Solids } from './Solids';
@@ -64,11 +65,13 @@ export function FrameSpace() {
               palette={palette}
             />
           )}
+          {extent.length > 0 && <Ground points={extent} palette={palette} />}
+          {shown.wheels && apart === 0 && <Beside plan={plan} palette={palette} />}
           {shown.wheels && <Wheels plan={plan} palette={palette} />}
           {shown.riders && <Riders3D plan={plan} palette={palette} />}
           {shown.other && compared && <Other plan={compared.plan} palette={palette} />}
-          {plan.meetings.map((meeting) => (
-            <mesh key={`${meeting.a}${meeting.b}`} position={[...meeting.at]}>
+          {plan.interferences.map((interference) => (
+            <mesh key={`${interference.a}${interference.b}`} position={[...interference.at]}>
               <sphereGeometry args={[14, 12, 8]} />
               <meshBasicMaterial color={palette.brick} transparent opacity={0.8} depthTest={false} />
             </mesh>
@@ -148,11 +151,15 @@ export function FrameSpace() {
   );
 }
 
+/** Points on the rims of the wheels: what a view has to show of them. */
 const wheelCorners = (plan: Plan): Vector[] =>
-  plan.stance.standing.flatMap(({ centre: [x, y, z], radius }): Vector[] => [
-    [x - radius, y, z - radius],
-    [x + radius, y, z + radius],
-  ]);
+  plan.stance.standing.flatMap(({ centre: [x, y, z], radius }) =>
+    RIM_POINTS.map(([across, up]): Vector => [x + across * radius, y, z + up * radius]),
+  );
+const RIM_POINTS = Array.from({ length: 8 }, (_, step): readonly [number, number] => [
+  Math.cos((step * Math.PI) / 4),
+  Math.sin((step * Math.PI) / 4),
+]);
 
 const pointsOf = (plan: Plan): Vector[] => [
   ...plan.frame.pieces.flatMap(({ path }) =>

@@ -1,8 +1,9 @@
 import { OrbitControls } from '@react-three/drei';
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, type ReactNode } from 'react';
-import { Box3, PerspectiveCamera, Vector3 } from 'three';
+import { PerspectiveCamera, Vector3 } from 'three';
 import type { Vector } from '@larchwood/core';
+import { eyeThatSees } from './eye';
 import type { Palette } from './palette';
 
 /** From where the frame is looked at: a direction from it to the eye. */
@@ -61,30 +62,30 @@ export function Stage({ points, from, fit, palette, label, onMissed, children }:
   );
 }
 
+/** How much of its room what is looked at fills. */
+const FILLED = 0.92;
+
 function Look({ points, from, fit }: Pick<Props, 'points' | 'from' | 'fit'>) {
   const { camera, controls, invalidate, size } = useThree();
-  const box = useMemo(() => {
-    const made = new Box3();
-    for (const point of points) made.expandByPoint(new Vector3(...point));
-    return made;
+  const shown = useMemo(
+    () => points.map((point) => new Vector3(...point)),
     // The view holds still while the frame is edited: it is set anew only when asked.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [fit]);
+    [fit],
+  );
   useEffect(() => {
-    if (box.isEmpty() || !(camera instanceof PerspectiveCamera)) return;
-    const centre = box.getCenter(new Vector3());
-    const reach = box.getSize(new Vector3()).length() / 2;
-    const half = (camera.fov * Math.PI) / 360;
-    const across = Math.atan(Math.tan(half) * Math.min(1, size.width / Math.max(1, size.height)));
-    const away = (reach / Math.sin(across)) * 0.86;
-    camera.position.copy(centre).addScaledVector(new Vector3(...from).normalize(), away);
-    camera.lookAt(centre);
+    if (shown.length === 0 || !(camera instanceof PerspectiveCamera)) return;
+    const up = Math.tan((camera.fov * Math.PI) / 360) * FILLED;
+    const across = (up * size.width) / Math.max(1, size.height);
+    const { eye, target } = eyeThatSees(shown, new Vector3(...from).normalize(), across, up);
+    camera.position.copy(eye);
+    camera.lookAt(target);
     const held = controls as { target?: Vector3; update?: () => void } | null;
-    held?.target?.copy(centre);
+    held?.target?.copy(target);
     held?.update?.();
     invalidate();
     // The size and the direction matter when the view is set, and not after.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [box, camera, controls, invalidate]);
+  }, [shown, camera, controls, invalidate]);
   return <OrbitControls makeDefault enableDamping={false} />;
 }

@@ -25,7 +25,7 @@ function Wheel({ wheel, palette }: { readonly wheel: StandingWheel; readonly pal
   useDisposal(tyre);
   return (
     <mesh geometry={tyre}>
-      <meshBasicMaterial vertexColors transparent opacity={0.55} />
+      <meshBasicMaterial vertexColors />
     </mesh>
   );
 }

@@ -4,6 +4,7 @@ import {
   BufferGeometry,
   Color,
   CylinderGeometry,
+  EdgesGeometry,
   LinearSRGBColorSpace,
   Matrix4,
   Quaternion,
@@ -109,7 +110,7 @@ export function wheelGeometry(wheel: StandingWheel): BufferGeometry {
   if (!geometry) {
     const thick = Math.min(wheel.width / 2, wheel.radius * 0.3);
     const upright = new Vector3(0, 0, 1);
-    const tyre = new TorusGeometry(wheel.radius - thick, thick, 8, 40)
+    const tyre = new TorusGeometry(wheel.radius - thick, thick, 10, 64)
       .scale(1, 1, wheel.width / 2 / thick)
       .applyQuaternion(new Quaternion().setFromUnitVectors(upright, new Vector3(...wheel.spindle)))
       .translate(...wheel.centre);
@@ -125,12 +126,12 @@ const meshOf = (geometry: BufferGeometry): Mesh => ({
   indices: Uint32Array.from(geometry.index!.array),
 });
 
-const fixtureParts = new WeakMap<Solid, BufferGeometry>();
+const forms = new WeakMap<Solid, BufferGeometry>();
 
-/** A board, a block, a post or an arm of a fixture. */
-export function partOfFixture(solid: Solid, tint: string): Part {
-  let geometry = fixtureParts.get(solid);
-  if (!geometry) fixtureParts.set(solid, (geometry = shaded(meshOf(formOf(solid)))));
+/** A box or a rod, as of a fixture, in a colour. */
+export function solidPart(solid: Solid, tint: string): Part {
+  let geometry = forms.get(solid);
+  if (!geometry) forms.set(solid, (geometry = shaded(meshOf(formOf(solid)))));
   return { solid: geometry, tint, offset: STILL };
 }
 
@@ -179,6 +180,7 @@ export const tubePart = (
 
 export const platePart = (plate: PlacedPlate, tint: string, offset: Vector = STILL): Part => ({
   solid: plateGeometry(plate),
+  edges: plateEdges(plate),
   tint,
   offset,
 });
@@ -200,6 +202,16 @@ export function assembled(parts: readonly Part[]): Assembly {
   };
   return { solid, edges, partAt };
 }
+
+/** The sharp edges of a plate, as lines. */
+const plateEdges = (plate: PlacedPlate): BufferGeometry => {
+  let lines = plateLines.get(plate);
+  if (!lines) plateLines.set(plate, (lines = new EdgesGeometry(plateGeometry(plate), SHARP)));
+  return lines;
+};
+const plateLines = new WeakMap<PlacedPlate, BufferGeometry>();
+/** Faces that meet at more than this, degrees, meet at an edge. */
+const SHARP = 30;
 
 const merged = (geometries: BufferGeometry[]): BufferGeometry =>
   geometries.length > 0 ? mergeGeometries(geometries, true) : new BufferGeometry();

@@ -9,11 +9,12 @@ export interface Palette {
   readonly larch: string;
   readonly brick: string;
   readonly steel: string;
+  readonly rule: string;
 }
 /** Bare tube, in both themes. */
 export const STEEL = '#b9beb8';
 
-const NAMES = ['paper', 'sheet', 'ink', 'quiet', 'larch', 'brick', 'steel'] as const;
+const NAMES = ['paper', 'sheet', 'ink', 'quiet', 'larch', 'brick', 'steel', 'rule'] as const;
 
 const themeOf = () => document.documentElement.dataset.theme ?? 'day';
 const watch = (changed: () => void) => {

@@ -70,7 +70,7 @@ export function distanceTo(shape: Disc | Box | Ground, p: Vector): number {
 const STEPS = 18;
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
-/** Gap between a rod and anything, mm; negative where they stand in each other. */
+/** Gap between a rod and anything, mm; negative where they overlap. */
 export function gap(rod: Capsule, other: Shape): number {
   if (other.is === 'capsule') return betweenRods(rod, other).distance - rod.radius - other.radius;
   return distanceTo(other, nearestOn(rod, other)) - rod.radius;

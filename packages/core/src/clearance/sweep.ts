@@ -13,7 +13,7 @@ export interface Clearance {
   readonly id: string;
   readonly a: string;
   readonly b: string;
-  /** mm; negative where they stand in each other. */
+  /** mm; negative where they overlap. */
   readonly gap: number;
   readonly wanted: number;
   /** In each other, nearer than wanted, or as wanted. */

@@ -6,7 +6,7 @@ import { SET_STATURE, statureOfLegs } from '../rider/body.js';
 import { stanceOf } from '../stance/stance.js';
 import { parseTyreMarking } from '../stance/tyres.js';
 import { without } from '../without.js';
-import { patternsFor } from '../frame/patterns/registry.js';
+import { layoutsFor } from '../frame/layouts/registry.js';
 import { frameMadeAgain } from './create.js';
 import type { Brief, BuildDocument, ShelfItem } from './schema.js';
 
@@ -131,7 +131,7 @@ export function changeBrief(
  * those of the new one; what the builder chose stays.
  */
 function withUsualOf(build: BuildDocument, startingSet: string): BuildDocument {
-  const usual = (set: string) => patternsFor(build.kind, set)[0];
+  const usual = (set: string) => layoutsFor(build.kind, set)[0];
   const [was, now] = [usual(build.startingSet), usual(startingSet)];
   const { origin } = build.frame;
   const { school } = build.brief;

@@ -1,6 +1,6 @@
 import { frameOf } from '../frame/frame.js';
 import { SECTION_LIBRARY } from '../frame/library.js';
-import type { FrameData, PatternOptions } from '../frame/patterns/pattern.js';
+import type { FrameData, LayoutOptions } from '../frame/layouts/layout.js';
 import type { ButtTrim } from '../joints/cut.js';
 import { THICK_LEFT } from '../joints/findings.js';
 import { cutPieces } from '../joints/pieceCut.js';
@@ -20,8 +20,8 @@ const LIBRARY: readonly Section[] = SECTION_LIBRARY.flatMap(({ sections }) => se
 export function buttedFitted(
   document: BuildDocument,
   stance: Stance,
-  options: PatternOptions,
-  make: (options: PatternOptions) => FrameData | undefined,
+  options: LayoutOptions,
+  make: (options: LayoutOptions) => FrameData | undefined,
 ): { readonly frame: FrameData } | undefined {
   let sections: Readonly<Record<string, string>> = {};
   let frame = make(options);

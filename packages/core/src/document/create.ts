@@ -1,6 +1,6 @@
 import { withEditsKept } from '../frame/edits.js';
-import { patternsFor } from '../frame/patterns/registry.js';
-import type { Pattern, PatternOptions } from '../frame/patterns/pattern.js';
+import { layoutsFor } from '../frame/layouts/registry.js';
+import type { Layout, LayoutOptions } from '../frame/layouts/layout.js';
 import { failure, success, type Result } from '../result.js';
 import type { StartingSet } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
@@ -19,11 +19,11 @@ export interface CreateOptions {
   /** Held dimensions that differ from the set's own. */
   readonly held?: Readonly<Record<string, number>>;
   readonly wheels?: BuildDocument['wheels'];
-  readonly pattern?: PatternOptions;
+  readonly layout?: LayoutOptions;
   readonly brief?: BuildDocument['brief'];
 }
 
-/** A new build: the set's wheels and held dimensions, and the frame that its pattern makes of them. */
+/** A new build: the set's wheels and held dimensions, and the frame that its layout makes of them. */
 export function createBuild(options: CreateOptions): Result<BuildDocument> {
   const kind = findKind(options.kind);
   if (!kind) return failure(`“${options.kind}” is not a kind of vehicle that Larchwood knows.`);
@@ -48,16 +48,16 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
     fixture: { profiles: [], readings: [] },
     paper: USUAL_PAPER,
   };
-  return frameFromPattern(document, undefined, options.pattern);
+  return frameFromLayout(document, undefined, options.layout);
 }
 
-/** The school that the usual pattern of a starting set suits best. */
-const schoolFor = (kind: string, set: string): SchoolId => patternsFor(kind, set)[0]?.schools[0] ?? 'none';
+/** The school that the usual layout of a starting set suits best. */
+const schoolFor = (kind: string, set: string): SchoolId => layoutsFor(kind, set)[0]?.schools[0] ?? 'none';
 
-/** Undefined where a stance is so odd that a tube of the pattern would have no length. */
-function makeFrame(pattern: Pattern, stance: Stance, options: PatternOptions): FrameData | undefined {
+/** Undefined where a stance is so odd that a tube of the layout would have no length. */
+function makeFrame(layout: Layout, stance: Stance, options: LayoutOptions): FrameData | undefined {
   try {
-    return pattern.make(stance, options);
+    return layout.make(stance, options);
   } catch (error) {
     if (error instanceof RangeError) return undefined;
     throw error;
@@ -71,40 +71,40 @@ const withoutFrameLumps = (document: BuildDocument): BuildDocument => ({
 });
 
 /**
- * The document with a first frame made from its stance, in place of the frame it has: by the pattern named, or else by the
+ * The document with a first frame made from its stance, in place of the frame it has: by the layout named, or else by the
  * one it came from, or the usual one of its starting set.
  */
-export function frameFromPattern(
+export function frameFromLayout(
   document: BuildDocument,
-  patternId?: string,
-  options?: PatternOptions,
+  layoutId?: string,
+  options?: LayoutOptions,
 ): Result<BuildDocument> {
   const solved = stanceOf(document);
   if (!solved.ok) return failure(solved.refusals.map((refusal) => refusal.message).join(' '));
   const { origin } = document.frame;
-  const choices = patternsFor(document.kind, document.startingSet);
-  const wanted = patternId ?? origin?.pattern;
-  const pattern = wanted === undefined ? choices[0] : choices.find(({ id }) => id === wanted);
-  if (!pattern)
+  const choices = layoutsFor(document.kind, document.startingSet);
+  const wanted = layoutId ?? origin?.pattern;
+  const layout = wanted === undefined ? choices[0] : choices.find(({ id }) => id === wanted);
+  if (!layout)
     return wanted === undefined
       ? success(document)
       : failure(
-          `There is no pattern “${wanted}” for ${withArticle(findKind(document.kind)?.name ?? document.kind)}.`,
+          `There is no layout “${wanted}” for ${withArticle(findKind(document.kind)?.name ?? document.kind)}.`,
         );
   const told =
-    options ?? (origin?.pattern === pattern.id ? origin.options : undefined) ?? setOptions(document) ?? {};
-  const make = (chosen: PatternOptions) => makeFrame(pattern, solved.stance, chosen);
+    options ?? (origin?.pattern === layout.id ? origin.options : undefined) ?? setOptions(document) ?? {};
+  const make = (chosen: LayoutOptions) => makeFrame(layout, solved.stance, chosen);
   const fitted = buttedFitted(document, solved.stance, told, make);
   const made = fitted?.frame;
   if (!made)
     return failure(
-      `No ${nameInText(pattern.name)} frame can be made of this stance: two of its points lie in one.`,
+      `No ${nameInText(layout.name)} frame can be made of this stance: two of its points lie in one.`,
     );
   const { nodes, members, plates } = made;
   const frame = {
     ...made,
     origin: {
-      pattern: pattern.id,
+      pattern: layout.id,
       options: {
         ...(told.topTubeBelowSeat === undefined ? {} : { topTubeBelowSeat: told.topTubeBelowSeat }),
         ...(told.sections === undefined ? {} : { sections: { ...told.sections } }),
@@ -121,9 +121,9 @@ function setOptions(document: BuildDocument): StartingSet['frame'] {
   return findKind(document.kind)?.startingSets.find((set) => set.id === document.startingSet)?.frame;
 }
 
-/** The frame made again from the stance as it is now, by its own pattern, with the builder's edits kept. */
+/** The frame made again from the stance as it is now, by its own layout, with the builder's edits kept. */
 export function frameMadeAgain(document: BuildDocument): Result<BuildDocument> {
-  const made = frameFromPattern(document);
+  const made = frameFromLayout(document);
   if (!made.ok) return made;
   return success({ ...made.value, frame: withEditsKept(document.frame, made.value.frame) });
 }

@@ -286,7 +286,7 @@ export const FrameSchema = closed(
     origin: Type.Optional(
       closed(
         {
-          pattern: id('Pattern id'),
+          pattern: id('Layout id'),
           options: closed(
             {
               topTubeBelowSeat: Type.Optional(
@@ -303,7 +303,7 @@ export const FrameSchema = closed(
           ),
           ...graph,
         },
-        'What the pattern made, for the list of what the builder has changed since',
+        'What the layout made, for the list of what the builder has changed since',
       ),
     ),
   },

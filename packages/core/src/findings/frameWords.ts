@@ -11,7 +11,7 @@ export const FRAME_WORDS: Words = {
   'no-members': () => ({
     title: 'No tubes yet',
     text: 'This build has a stance but no frame.',
-    remedies: ['Make a frame from a pattern'],
+    remedies: ['Make a frame from a layout'],
   }),
   'plate-no-area': ({ of }) => ({
     title: `Plate ${of('mark')} has no area`,

@@ -1,6 +1,6 @@
 import type { BuildDocument, FrameData } from '../document/schema.js';
 
-/** What the builder has changed since the pattern made the frame. */
+/** What the builder has changed since its layout made the frame. */
 export interface FrameEdit {
   readonly what: 'tube' | 'node' | 'plate';
   readonly id: string;
@@ -13,7 +13,7 @@ export interface FrameEdit {
 type Kind = 'nodes' | 'members' | 'plates';
 const WHAT: Readonly<Record<Kind, FrameEdit['what']>> = { nodes: 'node', members: 'tube', plates: 'plate' };
 
-/** Every edit, tubes first. Nothing where the frame came from no pattern. */
+/** Every edit, tubes first. Nothing where the frame came from no layout. */
 export function frameEdits({ frame }: BuildDocument): readonly FrameEdit[] {
   const { origin } = frame;
   return origin
@@ -54,7 +54,7 @@ const changedProperties = (a: Item, b: Item): string[] =>
 
 /**
  * A frame made again, with the builder's edits kept: what was added stays, what was taken out stays out, and what was
- * changed stays as the builder has it; all else is as the pattern makes it now.
+ * changed stays as the builder has it; all else is as the layout makes it now.
  */
 export function withEditsKept(now: FrameData, made: FrameData): FrameData {
   const { origin } = now;

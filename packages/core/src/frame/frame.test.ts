@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { made, planMade } from '../../../../testing/made.js';
-import { createBuild, frameFromPattern } from '../document/create.js';
+import { createBuild, frameFromLayout } from '../document/create.js';
 import type { Node, Section } from '../document/schema.js';
 import { distance } from '../vector/vector.js';
 import { findMaterial, MATERIALS } from './materials.js';
@@ -197,7 +197,7 @@ describe('the diamond pattern', () => {
       ...document,
       stance: { ...document.stance, held: { ...document.stance.held, headTubeLength: 260, headAngle: 69 } },
     };
-    const again = frameFromPattern(longer);
+    const again = frameFromLayout(longer);
     if (!again.ok) throw new Error(again.message);
     expect(
       planMade(again.value).findings.filter(

@@ -213,9 +213,13 @@ const BY_ID = new Map(
   SECTION_LIBRARY.flatMap(({ sections }) => sections).map((section) => [section.id, section]),
 );
 
+const IN_INCHES = new Set([...inch, ...inchBox].map(({ id }) => id));
+/** Whether a section of the library is sold by inches. */
+export const soldInInches = (id: string): boolean => IN_INCHES.has(id);
+
 export const findSection = (id: string): Section | undefined => BY_ID.get(id);
 
-/** @throws RangeError when the shipped library has no such section: a fault in a pattern, not in what a user typed. */
+/** @throws RangeError when the shipped library has no such section: a fault in a layout, not in what a user typed. */
 export function librarySection(id: string): Section {
   const section = findSection(id);
   if (!section) throw new RangeError(`No section ${id} in the library.`);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { kept, made, planMade } from '../../../../testing/made.js';
-import { frameFromPattern, frameMadeAgain } from '../document/create.js';
+import { frameFromLayout, frameMadeAgain } from '../document/create.js';
 import { frameEdits } from './edits.js';
 import { nearestOn } from './path.js';
 import { addTube } from './edit/addTube.js';
@@ -125,7 +125,7 @@ describe('the builder’s own edits', () => {
     };
     const again = kept(frameMadeAgain(longer));
     expect(frameEdits(again)).toEqual(frameEdits(braced));
-    const started = kept(frameFromPattern(again));
+    const started = kept(frameFromLayout(again));
     expect(frameEdits(started)).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import type { Frame } from '../frame/frame.js';
 import type { Vector } from '../vector/vector.js';
 import type { EndCut } from './endCut.js';
-import type { Twinning } from './twins.js';
+import type { Handedness } from './handedness.js';
 
 /** Trimming of a butted tube: how much to cut off each sold end so that the thick ends are shared out best; mm. */
 export interface ButtTrim {
@@ -29,7 +29,7 @@ export interface PieceCut {
   readonly leastWallLine: number;
   readonly butts?: ButtTrim;
   /** For one of a pair: whether the other is the same piece turned over. */
-  readonly twinning?: Twinning;
+  readonly handedness?: Handedness;
   /** Of the cut piece, kg; and its centre of gravity. */
   readonly mass: number;
   readonly centre: Vector;

@@ -16,7 +16,7 @@ const LEAST_WALL_LINE = 5;
 export function jointFindings(
   cuts: readonly PieceCut[],
   frame: Frame,
-  meetings: readonly Interference[],
+  interferences: readonly Interference[],
   document: BuildDocument,
 ): Finding[] {
   const byId = new Map(frame.pieces.map((piece) => [piece.id, piece]));
@@ -28,15 +28,15 @@ export function jointFindings(
         ...cut.ends.flatMap((end) => endFindings(cut, end, byId.get(cut.piece)!)),
       ]),
     ...circleFindings(frame.pieces, byId),
-    ...meetings.map((meeting): Finding => ({
+    ...interferences.map((interference): Finding => ({
       code: 'tubes-overlap',
       severity: 'look',
-      where: { station: 'joints', ref: meeting.a },
+      where: { station: 'joints', ref: interference.a },
       values: {
-        a: `${byId.get(meeting.a)!.mark}, ${byId.get(meeting.a)!.name}`,
-        b: `${byId.get(meeting.b)!.mark}, ${byId.get(meeting.b)!.name}`,
-        overlap: meeting.overlap,
-        along: meeting.alongA,
+        a: `${byId.get(interference.a)!.mark}, ${byId.get(interference.a)!.name}`,
+        b: `${byId.get(interference.b)!.mark}, ${byId.get(interference.b)!.name}`,
+        overlap: interference.overlap,
+        along: interference.alongA,
       },
     })),
     ...(document.frame.members.length === 0
@@ -140,7 +140,7 @@ interface Joint {
 
 /**
  * Ends that wait for each other: A is cut to fit B there, and B, perhaps by way of others, to fit A at the same place.
- * Each is told once.
+ * Each is reported once.
  */
 function circleFindings(pieces: readonly Piece[], byId: ReadonlyMap<string, Piece>): Finding[] {
   const joints = pieces
@@ -162,14 +162,14 @@ function circleFindings(pieces: readonly Piece[], byId: ReadonlyMap<string, Piec
       ];
       return ends.filter((end) => distance(end.at, joint.at) < SAME_JOINT);
     });
-  const told = new Set<string>();
+  const reported = new Set<string>();
   const found: Finding[] = [];
   for (const [key, joint] of jointOf) {
     const way = roundFrom(joint, next);
     if (!way) continue;
     const ring = way.map((each) => each.piece.mark).sort();
-    if (told.has(ring.join())) continue;
-    told.add(ring.join());
+    if (reported.has(ring.join())) continue;
+    reported.add(ring.join());
     found.push({
       code: 'hosts-in-circle',
       severity: 'stop',

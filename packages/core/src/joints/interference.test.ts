@@ -16,7 +16,7 @@ const rod = (
   section,
   ...more,
 });
-const meetings = (...rods: Rod[]) => planMade(framed(rods)).meetings;
+const interferences = (...rods: Rod[]) => planMade(framed(rods)).interferences;
 const real = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 describe('tubes that stand in each other', () => {
@@ -25,7 +25,7 @@ describe('tubes that stand in each other', () => {
     fc.assert(
       fc.property(real(10, 50), real(10, 50), real(0, 60), real(0.3, 2.8), (one, other, gap, angle) => {
         const [x, y] = [300 * Math.cos(angle), 300 * Math.sin(angle)];
-        const found = meetings(
+        const found = interferences(
           rod('a', [0, -300, 500], [0, 300, 500], round(one)),
           rod('b', [-y, -x, 500 + gap], [y, x, 500 + gap], round(other)),
         );
@@ -51,12 +51,12 @@ describe('tubes that stand in each other', () => {
       corner: 4,
     };
     const over = (gap: number) =>
-      meetings(
+      interferences(
         rod('a', [-300, 0, 500], [300, 0, 500], box),
         rod('b', [0, -300, 500 + gap], [0, 300, 500 + gap], round(20)),
       )[0]?.overlap;
     const beside = (gap: number) =>
-      meetings(
+      interferences(
         rod('a', [-300, 0, 500], [300, 0, 500], box),
         rod('b', [0, gap, 200], [0, gap, 800], round(20)),
       )[0]?.overlap;
@@ -66,10 +66,10 @@ describe('tubes that stand in each other', () => {
   it('pairs are told once, for the left one; a pair may also meet itself', () => {
     const middle = rod('bar', [0, -200, 500], [0, 200, 500], round(30));
     const pair = rod('rails', [-300, 120, 510], [300, 120, 510], round(30), { mirrored: true });
-    expect(meetings(middle, pair).map(({ a, b }) => [a, b])).toEqual([['bar', 'rails:left']]);
-    expect(meetings(pair, middle).map(({ a, b }) => [a, b])).toEqual([['rails:left', 'bar']]);
+    expect(interferences(middle, pair).map(({ a, b }) => [a, b])).toEqual([['bar', 'rails:left']]);
+    expect(interferences(pair, middle).map(({ a, b }) => [a, b])).toEqual([['rails:left', 'bar']]);
     const close = rod('rails', [-300, 10, 500], [300, 10, 500], round(30), { mirrored: true });
-    expect(meetings(close)).toEqual([
+    expect(interferences(close)).toEqual([
       expect.objectContaining({
         a: 'rails:left',
         b: 'rails:right',
@@ -87,8 +87,8 @@ describe('tubes that stand in each other', () => {
       start: { cut: 'coped', hosts: [{ member: 'bar', side: 'same' }], besideAxis: false, allowance: 0 },
       end: { cut: 'plain', setback: 0, allowance: 0 },
     } as const;
-    expect(meetings(bar, rod('leg', ...leg, round(30))).length).toBe(1);
-    expect(meetings(bar, rod('leg', ...leg, round(30), { more: { ends: cut } }))).toEqual([]);
-    expect(meetings(bar, rod('leg', ...leg, round(30), { more: { through: ['bar'] } }))).toEqual([]);
+    expect(interferences(bar, rod('leg', ...leg, round(30))).length).toBe(1);
+    expect(interferences(bar, rod('leg', ...leg, round(30), { more: { ends: cut } }))).toEqual([]);
+    expect(interferences(bar, rod('leg', ...leg, round(30), { more: { through: ['bar'] } }))).toEqual([]);
   });
 });

@@ -7,7 +7,7 @@ import { hostsOf, type EndCut } from './endCut.js';
 import type { PieceCut } from './cut.js';
 import { toRadians } from '../units/angle.js';
 
-/** Two tubes that stand in each other where neither is cut for the other. Lengths mm. */
+/** Two tubes that overlap where neither is cut for the other. Lengths mm. */
 export interface Interference {
   readonly a: string;
   readonly b: string;
@@ -56,11 +56,11 @@ interface Body {
   readonly low: Vector;
   readonly high: Vector;
 }
-export interface Meetings {
+export interface Interfered {
   readonly frame: Frame;
   readonly cuts: readonly PieceCut[];
   readonly given: readonly PieceCut[];
-  readonly meetings: readonly Interference[];
+  readonly interferences: readonly Interference[];
 }
 
 /**
@@ -68,10 +68,10 @@ export interface Meetings {
  * short straights; and the points of their cut edges. One for a mirrored pair. What stood the same in an earlier plan is
  * taken from there.
  */
-export function interferences(
+export function findInterferences(
   frame: Frame,
   cuts: readonly PieceCut[],
-  before?: Meetings,
+  before?: Interfered,
 ): readonly Interference[] {
   const byId = new Map(frame.pieces.map((piece) => [piece.id, piece]));
   const cutOf = new Map(cuts.map((cut) => [cut.piece, cut]));
@@ -88,12 +88,12 @@ export function interferences(
       if (a.piece.supplied && b.piece.supplied) continue;
       if (apart(a, b) || joined.has(pairKey(a.piece.id, b.piece.id))) continue;
       if (old?.has(a.piece.id) && old.has(b.piece.id)) {
-        const known = before!.meetings.find(({ a: x, b: y }) => x === a.piece.id && y === b.piece.id);
+        const known = before!.interferences.find(({ a: x, b: y }) => x === a.piece.id && y === b.piece.id);
         if (known) found.push(known);
         continue;
       }
-      const meeting = meet(a, b);
-      if (meeting && meeting.overlap > TOUCH) found.push(meeting);
+      const interference = meet(a, b);
+      if (interference && interference.overlap > TOUCH) found.push(interference);
     }
   });
   return found;
@@ -104,7 +104,7 @@ const pairKey = (a: string, b: string): string => (a < b ? `${a} ${b}` : `${b} $
 function unchanged(
   frame: Frame,
   cutOf: ReadonlyMap<string, PieceCut>,
-  before: Meetings,
+  before: Interfered,
 ): ReadonlySet<string> {
   const oldCut = new Map([...before.cuts, ...before.given].map((cut) => [cut.piece, cut]));
   return new Set(
@@ -276,7 +276,7 @@ function farApart(a: Rod, b: Rod): boolean {
   return x * x + y * y + z * z > reach * reach;
 }
 
-/** How deep a point stands in a body; nought outside it. */
+/** How deep a point stands in a body; zero outside it. */
 function depthIn(point: Vector, body: Body): number {
   if (outside(point, body, 0)) return 0;
   let deepest = 0;

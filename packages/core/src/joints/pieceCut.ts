@@ -3,7 +3,7 @@ import { WALL_LINES } from './edge.js';
 import { cutPiece, surroundingsOf, type EndCut } from './endCut.js';
 import type { ButtTrim, Cut, PieceCut } from './cut.js';
 import { mirroredCut, reflects, sameWork } from './reuse.js';
-import { twinning } from './twins.js';
+import { handedness } from './handedness.js';
 import { metalOf } from './volume.js';
 
 /**
@@ -51,7 +51,7 @@ function cutOne(piece: Piece, ends: readonly [EndCut, EndCut]): PieceCut {
     blank: overall + atStart.allowance + atEnd.allowance,
     leastWallLine: leastWallLine(start, end, betweenCentres),
     ...(trim ? { butts: trim } : {}),
-    ...(piece.side === 'middle' ? {} : { twinning: twinning(piece, ends) }),
+    ...(piece.side === 'middle' ? {} : { handedness: handedness(piece, ends) }),
     mass: (metal.volume * piece.density) / 1e9,
     centre: metal.centre,
   };

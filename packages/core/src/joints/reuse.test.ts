@@ -46,7 +46,7 @@ describe.each(CASES)('%s, %s', (kind, set) => {
         const taken = planBuild(next, first);
         if (!afresh.ok || !taken.ok) throw new Error('no plan');
         expect(taken.plan.findings).toEqual(afresh.plan.findings);
-        expect(taken.plan.meetings).toEqual(afresh.plan.meetings);
+        expect(taken.plan.interferences).toEqual(afresh.plan.interferences);
         taken.plan.cuts.forEach((cut, index) => {
           const other = afresh.plan.cuts[index]!;
           expect([

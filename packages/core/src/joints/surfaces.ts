@@ -12,7 +12,7 @@ export interface Straight {
   readonly point: Vector;
   readonly axis: Vector;
   readonly length: number;
-  /** Whether a wall line that meets it before its start, or past its end, counts as meeting the host carried on. */
+  /** Whether a wall line that meets it before its start, or past its end, counts as interference the host carried on. */
   readonly openStart: boolean;
   readonly openEnd: boolean;
 }

@@ -4,6 +4,7 @@ import type { PieceWeight } from '../frame/weight.js';
 import { figureOf } from '../rider/figure.js';
 import type { LumpSort } from '../stance/dimension.js';
 import type { Stance } from '../stance/stance.js';
+import { massBothWays } from '../units/mass.js';
 import { add, type Vector } from '../vector/vector.js';
 import { contactsOf, wheelLoads, type WheelLoad } from './loads.js';
 import { riderWeights, together, type Weight } from './rider.js';
@@ -59,7 +60,7 @@ export function massOf(document: BuildDocument, stance: Stance, frame: readonly 
 /** With riders aboard, more stands on the scales than they weigh. */
 function plausible(result: ScalesResult, riders: number, aboard: boolean): ScalesResult {
   if (!result.ok || !aboard || result.measured.mass > riders) return result;
-  const message = `The scales show ${result.measured.mass.toFixed(1)} kg, and the riders alone weigh ${riders.toFixed(1)} kg: were they aboard?`;
+  const message = `The scales show ${massBothWays(result.measured.mass)}, and the riders alone weigh ${massBothWays(riders)}: were they aboard?`;
   return { ok: false, faults: [{ where: 'level', message }] };
 }
 

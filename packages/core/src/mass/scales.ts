@@ -1,6 +1,7 @@
 import type { Scales } from '../document/schema.js';
 import type { Stance } from '../stance/stance.js';
 import { toDegrees } from '../units/angle.js';
+import { massBothWays } from '../units/mass.js';
 import { lengthBothWays } from '../units/length.js';
 import type { Vector } from '../vector/vector.js';
 import { contactsOf, type Contact } from './loads.js';
@@ -57,7 +58,7 @@ export function weighed(scales: Scales, stance: Stance): ScalesResult {
   if (Math.abs(again - mass) > SAME * mass)
     return refused(
       'raised',
-      `Level it weighs ${mass.toFixed(1)} kg, raised ${again.toFixed(1)} kg: that cannot be one vehicle. Read the scales again.`,
+      `Level it weighs ${massBothWays(mass)}, raised ${massBothWays(again)}: that cannot be one vehicle. Read the scales again.`,
     );
   const tilted = tiltOf(stance, scales.raised);
   if (!tilted)

@@ -206,7 +206,7 @@ export interface StartingSet {
   readonly lock?: number;
   /** What the vehicle carries besides its tubes and riders, until it is weighed. */
   readonly lumps: readonly SetLump[];
-  /** Options for the pattern that makes the first frame. */
+  /** Options for the layout that makes the first frame. */
   readonly frame?: {
     readonly topTubeBelowSeat?: number;
     readonly sections?: Readonly<Record<string, string>>;

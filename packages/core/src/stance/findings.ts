@@ -31,7 +31,7 @@ const tell = (
   station: Finding['where']['station'] = 'stance',
 ): Finding => ({ code, severity, where: { station, ref }, values });
 
-/** A front and a rear tyre stand in each other; tyres beside each other pass. */
+/** A front and a rear tyre overlap; tyres beside each other pass. */
 function wheelFindings({ standing }: Stance): Finding[] {
   const [front, rear] = [
     standing.filter(({ end }) => end === 'front'),

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { readDocumentText } from '../document/read.js';
 import { findingText } from '../findings/catalogue.js';
-import { findPattern } from '../frame/patterns/registry.js';
+import { findLayout } from '../frame/layouts/registry.js';
 import { planBuild } from '../plan.js';
 import { without } from '../without.js';
 import { releases } from './exchange.js';
@@ -185,7 +185,7 @@ it('every starting set has tubes, and a fixture that holds them', () => {
   for (const [kind, set] of EVERY_SET) {
     const plan = planMade(made(kind, set));
     expect(plan.cuts.length > 0 || plan.findings.some(({ code }) => code === 'no-members')).toBe(true);
-    expect(plan.fixture.school).toBe(findPattern(made(kind, set).frame.origin!.pattern)!.schools[0]);
+    expect(plan.fixture.school).toBe(findLayout(made(kind, set).frame.origin!.pattern)!.schools[0]);
     expect(plan.fixture.refused).toBeUndefined();
   }
 });

@@ -3,7 +3,7 @@ import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import { changeBrief } from '../document/brief.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { layoutOffer, layoutOffers } from './layouts.js';
-import { findPattern } from '../frame/patterns/registry.js';
+import { findLayout } from '../frame/layouts/registry.js';
 
 describe.each(EVERY_SET)('%s, %s', (kind, set) => {
   it('its usual layout is offered and has nothing to stop or to look at; others are offered whole, or not, with the reason', () => {
@@ -28,12 +28,12 @@ describe.each(EVERY_SET)('%s, %s', (kind, set) => {
 });
 
 it('a layout that cannot be built of a stance says why, and what it wants', () => {
-  const { refused } = layoutOffer(made('bicycle', 'road'), findPattern('long-tail')!);
+  const { refused } = layoutOffer(made('bicycle', 'road'), findLayout('long-tail')!);
   expect(refused).toMatch(/misses its host.*chainstays/s);
-  expect(layoutOffer(made('kart', 'ladder'), findPattern('perimeter-kart')!).refused).toMatch(/side rails/);
+  expect(layoutOffer(made('kart', 'ladder'), findLayout('perimeter-kart')!).refused).toMatch(/side rails/);
   // Those that can be fitted are: butted tubes too short for a long frame give way to longer or plain ones.
-  expect(layoutOffer(made('bicycle', 'cruiser'), findPattern('diamond')!).refused).toBeUndefined();
-  expect(layoutOffer(made('bicycle', 'front-box'), findPattern('diamond')!).refused).toBeUndefined();
+  expect(layoutOffer(made('bicycle', 'cruiser'), findLayout('diamond')!).refused).toBeUndefined();
+  expect(layoutOffer(made('bicycle', 'front-box'), findLayout('diamond')!).refused).toBeUndefined();
 });
 
 it('another starting set brings its own layout and school, unless the builder chose others', () => {
@@ -47,7 +47,7 @@ it('another starting set brings its own layout and school, unless the builder ch
   const sport = changeBrief(made('motorcycle', 'standard'), { startingSet: 'sport' });
   expect(sport.frame.origin?.pattern).toBe('trellis');
   const own = made('motorcycle', 'standard');
-  const backbone = layoutOffer(own, findPattern('backbone')!).made!.document;
+  const backbone = layoutOffer(own, findLayout('backbone')!).made!.document;
   expect(changeBrief(backbone, { startingSet: 'sport' }).frame.origin?.pattern).toBe('backbone');
   const school = { ...own, brief: { ...own.brief, school: 'none' as const } };
   expect(changeBrief(school, { startingSet: 'sport' }).brief.school).toBe('none');

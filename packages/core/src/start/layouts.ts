@@ -1,14 +1,14 @@
-import { frameFromPattern } from '../document/create.js';
+import { frameFromLayout } from '../document/create.js';
 import type { BuildDocument } from '../document/schema.js';
 import { findingText } from '../findings/catalogue.js';
-import type { Pattern } from '../frame/patterns/pattern.js';
-import { patternsFor } from '../frame/patterns/registry.js';
+import type { Layout } from '../frame/layouts/layout.js';
+import { layoutsFor } from '../frame/layouts/registry.js';
 import { planBuild, type Plan } from '../plan.js';
 import { nameInText } from '../words.js';
 
 /** A layout as it would be made of a build's stance, before it is made. */
 export interface LayoutOffer {
-  readonly layout: Pattern;
+  readonly layout: Layout;
   /** The build with it, and its plan; none where it cannot be made. */
   readonly made: { readonly document: BuildDocument; readonly plan: Plan } | undefined;
   /** Why it is not offered for this stance, in words; undefined where it is. */
@@ -19,8 +19,8 @@ export interface LayoutOffer {
  * What a layout makes of a build's stance. It is offered where its frame can be built as it comes: where a tube would miss
  * its host or have no room, it is not, and the first such thing is the reason.
  */
-export function layoutOffer(document: BuildDocument, layout: Pattern): LayoutOffer {
-  const framed = frameFromPattern(document, layout.id);
+export function layoutOffer(document: BuildDocument, layout: Layout): LayoutOffer {
+  const framed = frameFromLayout(document, layout.id);
   if (!framed.ok) return { layout, made: undefined, refused: framed.message };
   const planned = planBuild(framed.value);
   if (!planned.ok)
@@ -37,4 +37,4 @@ export function layoutOffer(document: BuildDocument, layout: Pattern): LayoutOff
 
 /** Every layout of a build's kind, the usual one for its starting set first. */
 export const layoutOffers = (document: BuildDocument): readonly LayoutOffer[] =>
-  patternsFor(document.kind, document.startingSet).map((layout) => layoutOffer(document, layout));
+  layoutsFor(document.kind, document.startingSet).map((layout) => layoutOffer(document, layout));

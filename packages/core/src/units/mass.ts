@@ -1,5 +1,5 @@
 import { failure, success, type Result } from '../result.js';
-import { trimZeros } from './length.js';
+import { trimZeros, type LengthDisplay } from './length.js';
 import { normaliseTyped, parseDecimal } from './number.js';
 
 /** Exact by definition: 1 lb = 0.45359237 kg. */
@@ -7,19 +7,36 @@ export const POUND = 0.45359237;
 const FACTORS: Readonly<Record<string, number>> = { kg: 1, g: 0.001, lb: POUND, lbs: POUND };
 const MASS = /^(-?[\d.,]+)\s*(kg|g|lbs?)?$/;
 
-/** Reads a typed mass in kg, or with its unit: `82`, `82 kg`, `850 g`, `180 lb`. */
-export function parseMass(text: string): Result<number> {
+/** A build that is measured in inches is weighed in pounds. */
+export type MassUnit = 'kg' | 'lb';
+export const massUnitOf = ({ length }: LengthDisplay): MassUnit => (length === 'mm' ? 'kg' : 'lb');
+
+/**
+ * Reads a typed mass, in the build's own unit or with another: `82`, `82 kg`, `850 g`, `180 lb`.
+ *
+ * @returns The mass in kg, or why it is none.
+ */
+export function parseMass(text: string, unit: MassUnit = 'kg'): Result<number> {
   const typed = normaliseTyped(text);
-  if (typed === '') return failure('Nothing typed. Type a mass such as 82 or 180 lb.');
+  const example = unit === 'kg' ? '82 or 180 lb' : '180 or 82 kg';
+  if (typed === '') return failure(`Nothing typed. Type a mass such as ${example}.`);
   const read = MASS.exec(typed);
-  if (!read) return failure(`“${text.trim()}” is not a mass. Type kilograms, such as 82, or pounds: 180 lb.`);
+  if (!read) return failure(`“${text.trim()}” is not a mass. Type one such as ${example}.`);
   const value = parseDecimal(read[1]!);
-  return value.ok ? success(value.value * FACTORS[read[2] ?? 'kg']!) : value;
+  return value.ok ? success(value.value * FACTORS[read[2] ?? unit]!) : value;
 }
 
-/** Kilograms as text with at most `digits` decimals: `82 kg`. */
-export const formatMass = (kilograms: number, digits = 1, bare = false): string =>
-  `${trimZeros(kilograms.toFixed(digits)).replace('-', '−')}${bare ? '' : ' kg'}`;
+/** A mass in kg as text in the build's unit with at most `digits` decimals: `82 kg`, `180.8 lb`. */
+export function formatMass(kilograms: number, display: LengthDisplay, digits = 1, bare = false): string {
+  const unit = massUnitOf(display);
+  const figure = trimZeros((kilograms / FACTORS[unit]!).toFixed(digits)).replace('-', '−');
+  return bare ? figure : `${figure} ${unit}`;
+}
 
-/** Text for an edit field: reads back to the stored value within a milligram. */
-export const editableMass = (kilograms: number): string => trimZeros(kilograms.toFixed(6));
+/** For words that are written before the build's units are known: `300 kg (661.4 lb)`. */
+export const massBothWays = (kilograms: number): string =>
+  `${trimZeros(kilograms.toFixed(1))} kg (${trimZeros((kilograms / POUND).toFixed(1))} lb)`;
+
+/** Text for an edit field, in the build's unit: reads back to the stored value within half a gram. */
+export const editableMass = (kilograms: number, display: LengthDisplay): string =>
+  trimZeros((kilograms / FACTORS[massUnitOf(display)]!).toFixed(3));

@@ -1,6 +1,9 @@
 import {
   findMaterial,
   INCH,
+  massUnitOf,
+  POUND,
+  sectionText,
   type LengthDisplay,
   type Piece,
   type PieceCut,
@@ -10,7 +13,7 @@ import { csvOf } from '../csv.js';
 import { jointName } from '../patterns/stripWords.js';
 
 /**
- * The cut list as comma-separated values, one row a piece: lengths in the build's unit, angles in degrees, mass in kg.
+ * The cut list as comma-separated values, one row a piece: lengths in the build's unit, angles in degrees, mass in kg or lb.
  */
 export function cutListCsv(plan: Plan, display: LengthDisplay): string {
   const pieces = new Map(plan.frame.pieces.map((piece) => [piece.id, piece]));
@@ -23,11 +26,11 @@ export function cutListCsv(plan: Plan, display: LengthDisplay): string {
       name: plate.name,
       section: `plate ${length(plate.plate.thickness, display)} ${unit}`,
       material: findMaterial(plate.plate.material)?.name ?? plate.plate.material,
-      mass: rounded(plate.mass, 3),
+      mass: massIn(plate.mass, display),
     })),
   ];
   return csvOf(
-    HEADINGS.map(([, name]) => name.replace('{unit}', unit)),
+    HEADINGS.map(([, name]) => name.replace('{unit}', unit).replace('{mass}', massUnitOf(display))),
     rows.map((row) => HEADINGS.map(([key]) => row[key])),
   );
 }
@@ -47,7 +50,7 @@ const HEADINGS = [
   ['match', 'Match angle (deg)'],
   ['bends', 'Bends'],
   ['twin', 'Twin'],
-  ['mass', 'Mass (kg)'],
+  ['mass', 'Mass ({mass})'],
 ] as const;
 type Key = (typeof HEADINGS)[number][0];
 type Row = Readonly<Record<Key, string | number>>;
@@ -58,7 +61,7 @@ function tubeRow(cut: PieceCut, piece: Piece, display: LengthDisplay): Row {
   return {
     mark: cut.mark,
     name: cut.name,
-    section: piece.section.name,
+    section: sectionText(piece.section, display),
     material: findMaterial(piece.member.material)?.name ?? piece.member.material,
     blank: length(cut.blank, display),
     overall: length(cut.overall, display),
@@ -69,11 +72,13 @@ function tubeRow(cut: PieceCut, piece: Piece, display: LengthDisplay): Row {
     secondAngle: rounded(end.offSquare, 2),
     match: rounded(end.matchAngle, 2),
     bends: piece.path.arcs.length,
-    twin: cut.twinning ?? '',
-    mass: rounded(cut.mass, 3),
+    twin: cut.handedness ?? '',
+    mass: massIn(cut.mass, display),
   };
 }
 
 const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
+const massIn = (kilograms: number, display: LengthDisplay): number =>
+  rounded(massUnitOf(display) === 'kg' ? kilograms : kilograms / POUND, 3);
 const length = (mm: number, display: LengthDisplay): number =>
   display.length === 'mm' ? rounded(mm, 1) : rounded(mm / INCH, 4);

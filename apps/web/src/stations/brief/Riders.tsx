@@ -1,4 +1,4 @@
-import { SET_STATURE, withArticle, type Kind } from '@larchwood/core';
+import { massBothWays, SET_STATURE, withArticle, type Kind } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { QuantityField } from '../../ledger/QuantityField';
 import { TextField } from '../../ledger/TextField';
@@ -63,7 +63,7 @@ export function Riders({ kind }: { readonly kind: Kind }) {
                   quantity="mass"
                   value={mass}
                   onCommit={(next) =>
-                    within(next, [5, 300], 'A mass lies between 5 and 300 kg.', () =>
+                    within(next, [5, 300], `A mass lies between ${massBothWays(5)} and ${massBothWays(300)}.`, () =>
                       set(index, 'mass', { mass: next }),
                     )
                   }

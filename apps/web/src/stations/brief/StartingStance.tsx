@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import {
   followsBrief,
+  planBuild,
   startFromBrief,
   type BriefStart,
   type BuildDocument,
@@ -14,12 +15,19 @@ import { differs } from '../../ledger/differs';
 import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Measure } from '../../parts/Figure';
+import { Silhouette } from '../../parts/Silhouette';
+import { silhouetteOf } from '../../parts/silhouetteShape';
 
 /** Where each number of the starting stance comes from, and whether the stance still is what the brief starts. */
 export function StartingStance({ kind }: { readonly kind: Kind }) {
   const { build, document, edit, settle } = useEditor();
   const started = useStart(document);
   const follows = useMemo(() => followsBrief(document), [document]);
+  const shape = useMemo(() => {
+    if (follows || !started.ok) return undefined;
+    const planned = planBuild(started.value.document);
+    return planned.ok ? silhouetteOf(planned.plan) : undefined;
+  }, [follows, started]);
   if (!started.ok) return <p className="p-4 text-brick">{started.message}</p>;
   const { reasons } = started.value;
   const own = reasons.filter(({ from }) => from !== 'set');
@@ -51,9 +59,21 @@ export function StartingStance({ kind }: { readonly kind: Kind }) {
                 leaves it as it is.
               </span>
             </p>
+            {shape && (
+              <figure className="border border-rule bg-sheet">
+                <Silhouette
+                  shape={shape}
+                  label={`${set?.name ?? document.startingSet}, as this brief would start it`}
+                  className="h-32 w-full"
+                />
+                <figcaption className="caption px-3 pb-1">
+                  {set?.name}, as this brief would start it now
+                </figcaption>
+              </figure>
+            )}
             <Button onClick={startAgain}>Start again from the brief</Button>
             <p className="caption">
-              Puts stance, wheels and frame back to the start; undo brings yours back.
+              Puts stance, wheels and frame to what is shown; undo brings yours back.
             </p>
           </>
         )}

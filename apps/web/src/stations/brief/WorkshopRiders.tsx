@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import type { Rider } from '@larchwood/core';
 import { riders } from '../../api/riders';
 import { IconButton } from '../../parts/Button';
-import { Length } from '../../parts/Figure';
+import { Length, Mass } from '../../parts/Figure';
 import { KeptList } from '../../parts/KeptList';
 import { Pop } from '../../parts/Pop';
 import { useFields } from '../../editor/editor';
@@ -57,7 +57,7 @@ export function WorkshopRiders({
           nameOf={({ rider }) => rider.name}
           detail={({ rider }) => (
             <>
-              <Length mm={rider.stature} display={units} digits={0} />, {rider.mass} kg
+              <Length mm={rider.stature} display={units} digits={0} />, <Mass kg={rider.mass} display={units} />
             </>
           )}
           isHere={({ rider }) => taken.includes(rider.name)}

@@ -79,9 +79,9 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
         <Row name="Mass as cut">
           <span className="figure">{(cut.mass * 1000).toFixed(0)} g</span>
         </Row>
-        {cut.twinning !== undefined && (
+        {cut.handedness !== undefined && (
           <p className="px-4 text-[13px] text-quiet">
-            {cut.twinning === 'turned over'
+            {cut.handedness === 'turned over'
               ? 'Its twin is the same piece, turned over.'
               : 'Its twin is a mirror part: mark which is which.'}
           </p>

@@ -1,5 +1,5 @@
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { lumpAt, VIEW_AXES, type Lump, type Plan } from '@larchwood/core';
+import { formatMass, lumpAt, VIEW_AXES, type Lump, type Plan } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { SheetLayer } from '../../sheet/SheetLayer';
 import type { Pixel, View } from '../../sheet/view';
@@ -11,6 +11,50 @@ const STEP: Readonly<Record<string, Pixel>> = {
   ArrowUp: [0, 1],
   ArrowDown: [0, -1],
 };
+
+/** Least size of a mark, and how far marks with their names keep from each other, px. */
+const LEAST = 24;
+const NAME = 17;
+
+interface Spot {
+  readonly lump: Lump;
+  /** Where the mass is. */
+  readonly at: Pixel;
+  /** Where its mark stands: the same pixel, or beside it where marks lay on each other. */
+  readonly beside: Pixel;
+  readonly size: number;
+}
+
+/** Marks that lie on each other are moved apart, the lighter one away from the heavier, with a line to where it is. */
+function spread(wanted: readonly Omit<Spot, 'beside'>[]): readonly Spot[] {
+  const placed: Spot[] = [];
+  const heaviest = [...wanted].sort((a, b) => b.lump.mass - a.lump.mass);
+  for (const spot of heaviest) {
+    const free = ([x, y]: Pixel) =>
+      placed.every((other) => {
+        const [px, py] = other.beside;
+        const across = (reach(other) + reach(spot)) / 2 + 4;
+        return Math.abs(px - x) > across || Math.abs(py - y) > (other.size + spot.size) / 2 + NAME + 2;
+      });
+    const beside = free(spot.at) ? spot.at : around(spot.at).find(free);
+    placed.push({ ...spot, beside: beside ?? spot.at });
+  }
+  return wanted.map(({ lump }) => placed.find((spot) => spot.lump.id === lump.id)!);
+}
+
+/** How wide a mark is with its name below it, px; a letter is about so wide. */
+const LETTER = 6.3;
+const reach = ({ lump, size }: Omit<Spot, 'beside'>): number =>
+  Math.max(size, lump.name.length * LETTER + 8);
+
+/** Places round a pixel, nearest first. */
+const around = ([x, y]: Pixel): readonly Pixel[] =>
+  [30, 48, 68, 92, 120, 150].flatMap((far) =>
+    Array.from({ length: 12 }, (_, step): Pixel => {
+      const angle = (step * Math.PI) / 6;
+      return [x + far * Math.cos(angle), y - far * Math.sin(angle)];
+    }),
+  );
 
 /** Placed masses on the drawing, as large as they weigh; each can be dragged, or nudged with the arrow keys. */
 export function LumpMarks({ plan, view }: { readonly plan: Plan; readonly view: View }) {
@@ -58,16 +102,21 @@ export function LumpMarks({ plan, view }: { readonly plan: Plan; readonly view: 
     moveBy(lump, lump.offset, [step[0] * by, step[1] * by]);
   };
   const boxes = document.mass.lumps.flatMap((lump) => (lump.box ? [{ ...lump, box: lump.box }] : []));
-  const marks = document.mass.lumps.map((lump) => {
-    const [x, y] = view.at(lumpAt(lump, plan.stance).at);
-    const size = 14 + 5 * Math.cbrt(lump.mass);
+  const spots = spread(
+    document.mass.lumps.map((lump) => ({
+      lump,
+      at: view.at(lumpAt(lump, plan.stance).at),
+      size: Math.max(LEAST, 14 + 5 * Math.cbrt(lump.mass)),
+    })),
+  );
+  const marks = spots.map(({ lump, beside: [x, y], size }) => {
     const open = piece === `lump/${lump.id}`;
     return (
       <button
         key={lump.id}
         type="button"
         aria-label={`Drag ${lump.name}`}
-        title={`${lump.name}, ${lump.mass} kg: drag, or nudge with the arrow keys`}
+        title={`${lump.name}, ${formatMass(lump.mass, document.units)}: drag, or nudge with the arrow keys`}
         className={`absolute top-0 left-0 flex cursor-grab touch-none items-center justify-center border-[1.5px] active:cursor-grabbing ${open ? 'z-10 border-larch bg-larch-wash' : 'border-ink bg-sheet/80 hover:bg-larch-wash'}`}
         style={{
           width: size,
@@ -82,17 +131,26 @@ export function LumpMarks({ plan, view }: { readonly plan: Plan; readonly view: 
         onKeyDown={(event) => nudge(event, lump)}
         onBlur={settle}
       >
-        {open && (
-          <span className="pointer-events-none absolute top-full mt-0.5 border border-larch bg-sheet px-1 text-[12px] whitespace-nowrap">
-            {lump.name}
-          </span>
-        )}
+        <span
+          className={`pointer-events-none absolute top-full mt-px px-1 text-[12px] leading-tight whitespace-nowrap ${open ? 'border border-larch bg-sheet' : 'bg-paper/80'}`}
+        >
+          {lump.name}
+        </span>
       </button>
     );
   });
   return (
     <>
       <SheetLayer view={view}>
+        {spots.map(
+          ({ lump: { id }, at, beside }) =>
+            beside !== at && (
+              <g key={`to ${id}`} stroke="var(--ink)" fill="var(--ink)">
+                <path d={`M${at.join(' ')}L${beside.join(' ')}`} strokeWidth="1" />
+                <circle cx={at[0]} cy={at[1]} r="3" />
+              </g>
+            ),
+        )}
         {boxes.map(({ id, box, ...lump }) => {
           const [x, y] = view.at(lumpAt({ id, ...lump }, plan.stance).at);
           const [wide, high] = [box[across]! * view.scale, box[up]! * view.scale];

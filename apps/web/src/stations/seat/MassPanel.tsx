@@ -1,7 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import {
   failure,
-  formatMass,
+  massBothWays,
   frontShare,
   LUMP_SORTS,
   type Laden,
@@ -16,7 +16,7 @@ import { QuantityField } from '../../ledger/QuantityField';
 import { TextField } from '../../ledger/TextField';
 import { Button, IconButton } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { Length } from '../../parts/Figure';
+import { Length, Mass } from '../../parts/Figure';
 import { findingsAt } from '../stations';
 import { freeId, setLump, setMass } from './changes';
 import { ScalesGroup } from './ScalesGroup';
@@ -55,7 +55,7 @@ export function MassPanel() {
           .filter(({ sort }) => sort === 'rider' || sort === 'tubes' || sort === 'plates')
           .map(({ id, name, mass }) => (
             <Row key={id} name={name}>
-              <Kilograms value={mass} />
+              <Mass kg={mass} display={document.units} />
             </Row>
           ))}
       </Group>
@@ -77,10 +77,6 @@ export function MassPanel() {
   );
 }
 
-const Kilograms = ({ value }: { readonly value: number }) => (
-  <span className="figure whitespace-nowrap">{formatMass(value, 1)}</span>
-);
-
 function Totals({
   plan,
   before,
@@ -91,7 +87,7 @@ function Totals({
   const { document } = useEditor();
   const { laden, bare } = plan.mass;
   const rows: readonly (readonly [string, (of: Laden) => React.ReactNode])[] = [
-    ['Total', ({ mass }) => <Kilograms value={mass} />],
+    ['Total', ({ mass }) => <Mass kg={mass} display={document.units} />],
     ['Ahead of rear axle', ({ at }) => <Length mm={at[0]} display={document.units} digits={0} />],
     ['Off the middle, left', ({ at }) => <Length mm={at[1]} display={document.units} digits={0} />],
     ['Above the ground', ({ at }) => <Length mm={at[2]} display={document.units} digits={0} />],
@@ -100,7 +96,7 @@ function Totals({
       ({ wheel }) =>
         [
           wheelName(wheel),
-          ({ loads }: Laden) => <Kilograms value={loads.find((each) => each.wheel === wheel)?.load ?? 0} />,
+          ({ loads }: Laden) => <Mass kg={loads.find((each) => each.wheel === wheel)?.load ?? 0} display={document.units} />,
         ] as const,
     ),
   ];
@@ -177,7 +173,7 @@ function LumpRow({ lump }: { readonly lump: Lump }) {
             'mass',
             (value) => ({ mass: value }),
             [0, 3000],
-            'A mass lies between 0 and 3000 kg.',
+            `A mass lies between 0 and ${massBothWays(3000)}.`,
           )}
         />
         <IconButton

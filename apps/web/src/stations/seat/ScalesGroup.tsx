@@ -4,6 +4,7 @@ import {
   formatLength,
   formatMass,
   lengthBothWays,
+  massBothWays,
   without,
   type Plan,
   type Result,
@@ -57,7 +58,7 @@ export function ScalesGroup() {
   const { raised } = scales;
   const reading = (when: 'level' | 'raised', wheel: string, value: number): Result<true> => {
     if (value < 0) return failure('A scale shows no less than 0.');
-    if (value > 3000) return failure('That is over 3000 kg.');
+    if (value > 3000) return failure(`That is over ${massBothWays(3000)}.`);
     return change(`${when}.${wheel}`, (before) =>
       when === 'level'
         ? { ...before, level: { ...before.level, [wheel]: value } }
@@ -197,7 +198,7 @@ function Simulated({ plan }: { readonly plan: Plan }) {
   return (
     <div className="mx-4 my-1.5 border border-rule bg-sheet px-2 py-1.5">
       <p className="caption">
-        Simulated scales: {formatMass(estimate.mass, 1)} stand on them, the weight {against}
+        Simulated scales: {formatMass(estimate.mass, document.units, 1)} stand on them, the weight {against}
       </p>
       <div className="flex items-center gap-3">
         <input

@@ -15,7 +15,7 @@ import { Findings } from '../../ledger/Findings';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { Length, Measure } from '../../parts/Figure';
+import { Length, Mass, Measure } from '../../parts/Figure';
 import { findingsAt } from '../stations';
 import { setAboard } from './changes';
 import { useClearances } from './clearances';
@@ -41,7 +41,7 @@ export function SeatPanel({ kind }: { readonly kind: Kind }) {
       {gaps.length > 3 && (
         <p className="px-4 pb-2">
           <Link to="?show=gaps" className="font-semibold text-larch-text underline underline-offset-2">
-            {gaps.length - 3} more gaps under what is wanted
+            {gaps.length - 3} more {gaps.length === 4 ? 'gap' : 'gaps'} under what is wanted
           </Link>
         </p>
       )}
@@ -98,7 +98,7 @@ function Aboard({ kind }: { readonly kind: Kind }) {
               <span className="ml-2 whitespace-nowrap text-quiet">
                 <Length mm={known?.stature ?? SET_STATURE} display={document.units} digits={0} />
                 {', '}
-                {known?.mass ?? SET_MASS} kg
+                <Mass kg={known?.mass ?? SET_MASS} display={document.units} />
               </span>
             </Row>
           );

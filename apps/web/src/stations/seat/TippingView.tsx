@@ -52,7 +52,7 @@ function Polar({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tippi
     .curve(curveLinearClosed);
   const { at: cg } = plan.mass.laden;
   return (
-    <div ref={frame} className="relative h-full">
+    <div ref={frame} className="relative h-full min-h-72">
       <svg
         width={width}
         height={height}
@@ -64,7 +64,7 @@ function Polar({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tippi
           {rings.map((g) => (
             <g key={g}>
               <circle r={g * scale} fill="none" stroke="var(--rule)" />
-              <text x={4} y={g * scale - 3} fontSize="11" className="figure" fill="var(--quiet)">
+              <text x={4} y={g * scale - 3} fontSize="12" className="figure" fill="var(--quiet)">
                 {g} g
               </text>
             </g>
@@ -139,7 +139,7 @@ function Lean({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tippin
   const crown = first ? crownAt(plan.stance, first.at[0]) : 0;
   const [cx, cy] = view.at([0, 0, crown]);
   return (
-    <div ref={frame} className="relative h-full">
+    <div ref={frame} className="relative h-full min-h-72">
       <svg
         width={width}
         height={height}

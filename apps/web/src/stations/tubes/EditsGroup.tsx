@@ -16,7 +16,7 @@ const WORDS: Readonly<Record<string, string>> = {
   name: 'name',
 };
 
-/** What the builder has changed since the pattern made the frame. */
+/** What the builder has changed since its layout made the frame. */
 export function EditsGroup() {
   const { document } = useEditor();
   const { pick } = useTools();

@@ -18,7 +18,7 @@ import { QuantityField } from '../../ledger/QuantityField';
 import { TextField } from '../../ledger/TextField';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { Angle, Length } from '../../parts/Figure';
+import { Angle, Length, Mass } from '../../parts/Figure';
 import { EndRows } from './EndRows';
 import { NodeRows } from './NodeRows';
 import { SectionChoice } from './SectionChoice';
@@ -93,11 +93,17 @@ export function MemberDetail({ member }: { readonly member: Member }) {
           </Row>
         )}
         <Row name={<span className="text-quiet">Mass{member.mirrored ? ', both' : ''}</span>}>
-          <span className="figure text-quiet">{((mass ?? 0) * 1000).toFixed(0)} g</span>
+          <span className="text-quiet">
+            {document.units.length === 'mm' ? (
+              <span className="figure">{((mass ?? 0) * 1000).toFixed(0)} g</span>
+            ) : (
+              <Mass kg={mass ?? 0} display={document.units} digits={3} />
+            )}
+          </span>
         </Row>
-        {cut?.twinning !== undefined && (
+        {cut?.handedness !== undefined && (
           <p className="px-4 pb-1 text-[13px] text-quiet">
-            {cut.twinning === 'turned over'
+            {cut.handedness === 'turned over'
               ? 'Left and right are the same piece, turned over.'
               : 'Left and right are mirror parts: not the same piece.'}
           </p>

@@ -134,7 +134,7 @@ function FreeRows({ node }: { readonly node: Node }) {
   );
 }
 
-/** The coordinates a builder would set: all of a free node's, of one on a tube only those that are not nought. */
+/** The coordinates a builder would set: all of a free node's, of one on a tube only those that are not zero. */
 function offsets(anchor: Anchor): (readonly [0 | 1 | 2, number])[] {
   const values = anchor.on === 'fixed' ? anchor.at : 'offset' in anchor ? anchor.offset : undefined;
   if (!values) return [];

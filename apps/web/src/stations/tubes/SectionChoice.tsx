@@ -1,11 +1,13 @@
-import { SECTION_LIBRARY } from '@larchwood/core';
+import { useMemo } from 'react';
+import { SECTION_LIBRARY, sectionLabel, type LengthDisplay } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Choice, type ChoiceGroup } from '../../parts/Choice';
 
-const LIBRARY: readonly ChoiceGroup[] = SECTION_LIBRARY.map(({ group, sections }) => ({
-  group,
-  options: sections.map(({ id, name }) => ({ value: id, label: name })),
-}));
+const libraryFor = (display: LengthDisplay): readonly ChoiceGroup[] =>
+  SECTION_LIBRARY.map(({ group, sections }) => ({
+    group,
+    options: sections.map((section) => ({ value: section.id, label: sectionLabel(section, display) })),
+  }));
 const IN_LIBRARY = new Set(SECTION_LIBRARY.flatMap(({ sections }) => sections.map(({ id }) => id)));
 
 /** A section of the library, or one of this build's own. */
@@ -24,13 +26,15 @@ export function SectionChoice({
 }) {
   const { document } = useEditor();
   const own = document.frame.sections.filter(({ id }) => !IN_LIBRARY.has(id));
+  const { units } = document;
+  const library = useMemo(() => libraryFor(units), [units]);
   const groups =
     own.length > 0
       ? [
           { group: 'In this build', options: own.map(({ id, name }) => ({ value: id, label: name })) },
-          ...LIBRARY,
+          ...library,
         ]
-      : LIBRARY;
+      : library;
   return (
     <Choice
       label={label}

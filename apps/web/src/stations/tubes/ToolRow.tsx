@@ -2,6 +2,7 @@ import { MousePointer2, Spline } from 'lucide-react';
 import { SECTION_LIBRARY } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
+import { ByName } from './ByName';
 import { SectionChoice } from './SectionChoice';
 import { useTools } from './tools';
 
@@ -33,6 +34,7 @@ export function ToolRow() {
           className="w-44"
         />
       )}
+      {drawing && <ByName />}
       <p
         role="status"
         className={`min-w-0 flex-1 text-[13px] ${message === '' ? 'text-quiet' : 'text-brick'}`}

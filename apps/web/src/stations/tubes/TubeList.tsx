@@ -1,4 +1,10 @@
-import type { Group as FrameGroup, Member, Plate } from '@larchwood/core';
+import {
+  sectionLabel,
+  sectionText,
+  type Group as FrameGroup,
+  type Member,
+  type Plate,
+} from '@larchwood/core';
 import { memberOf, useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
 import { useTools } from './tools';
@@ -59,8 +65,8 @@ function TubeRow({ member }: { readonly member: Member }) {
           {member.name}
           {member.mirrored && <span className="caption font-normal"> L + R</span>}
         </span>
-        <span className="caption max-w-32 truncate font-normal" title={section?.name}>
-          {section?.name}
+        <span className="caption max-w-32 truncate font-normal" title={section && sectionLabel(section, document.units)}>
+          {section && sectionText(section, document.units)}
         </span>
       </button>
     </li>

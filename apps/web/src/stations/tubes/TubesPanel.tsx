@@ -1,10 +1,11 @@
 import { memberOf, useEditor } from '../../editor/editor';
 import { Findings } from '../../ledger/Findings';
 import { Panel } from '../../ledger/Panel';
+import { Mass } from '../../parts/Figure';
 import { EditsGroup } from './EditsGroup';
 import { MemberDetail } from './MemberDetail';
 import { OwnSection } from './OwnSection';
-import { PatternGroup } from './PatternGroup';
+import { LayoutGroup } from './LayoutGroup';
 import { SeveralDetail } from './SeveralDetail';
 import { TubeList } from './TubeList';
 import { useTools } from './tools';
@@ -18,9 +19,9 @@ export function TubesPanel() {
   const chosen = picked.flatMap((each) => members.find((member) => member.id === memberOf(each)) ?? []);
   const mass = plan?.weights.reduce((sum, each) => sum + each.mass, 0) ?? 0;
   return (
-    <Panel title="Tubes" aside={<span className="figure">{mass.toFixed(2)} kg</span>}>
+    <Panel title="Tubes" aside={<Mass kg={mass} display={document.units} digits={2} />}>
       {members.length === 0 && (
-        <p className="p-4">No tubes yet: choose a pattern below, and a first frame is made.</p>
+        <p className="p-4">No tubes yet: choose a layout below, and a first frame is made.</p>
       )}
       {chosen.length > 1 ? (
         <SeveralDetail members={chosen} />
@@ -32,7 +33,7 @@ export function TubesPanel() {
       {members.length > 0 && <WeightGroup />}
       {chosen.length > 0 && <OwnSection members={chosen.map(({ id }) => id)} />}
       <EditsGroup />
-      <PatternGroup />
+      <LayoutGroup />
     </Panel>
   );
 }

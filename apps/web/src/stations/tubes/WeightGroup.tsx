@@ -1,6 +1,7 @@
-import { groupWeights } from '@larchwood/core';
+import { formatMass, groupWeights, massUnitOf, type LengthDisplay } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Group, Row } from '../../ledger/Panel';
+import { Mass } from '../../parts/Figure';
 
 /** Mass of the frame by group, and what has changed against the build it is compared with. */
 export function WeightGroup() {
@@ -15,20 +16,27 @@ export function WeightGroup() {
       {groups.length > 1 &&
         groups.map(({ id, name, mass }) => (
           <Row key={id} name={name}>
-            <span className="figure">{mass.toFixed(2)} kg</span>
+            <Mass kg={mass} display={document.units} digits={2} />
           </Row>
         ))}
       <Row name={<strong>Frame</strong>}>
-        <span className="figure font-bold">{now.toFixed(2)} kg</span>
+        <strong>
+          <Mass kg={now} display={document.units} digits={2} />
+        </strong>
       </Row>
       {before !== undefined && Math.abs(now - before) >= 0.0005 && (
         <Row name={<span className="text-quiet">Against {compared!.label}</span>}>
-          <span className="figure">{grams(now - before)}</span>
+          <span className="figure">{difference(now - before, document.units)}</span>
         </Row>
       )}
     </Group>
   );
 }
 
-const grams = (kilograms: number): string =>
-  `${kilograms < 0 ? '−' : '+'}${Math.abs(kilograms * 1000).toFixed(0)} g`;
+const difference = (kilograms: number, display: LengthDisplay): string => {
+  const size = Math.abs(kilograms);
+  const sign = kilograms < 0 ? '−' : '+';
+  return massUnitOf(display) === 'kg'
+    ? `${sign}${(size * 1000).toFixed(0)} g`
+    : `${sign}${formatMass(size, display, 3)}`;
+};

@@ -1,0 +1,56 @@
+import type { Section } from '../document/schema.js';
+import { formatLength, INCH, trimZeros, type LengthDisplay } from '../units/length.js';
+import { findSection, soldInInches } from './library.js';
+
+/** A size is named by a fraction of an inch where that is the size to within this, mm: what a caliper tells apart. */
+const SAME_SIZE = 0.05;
+
+/**
+ * A section in the build's units: `28.6 × 0.9`, `1 1/8 × .035 in`. One of the shipped library that is sold in those units,
+ * and one of the build's own, go by their name.
+ */
+export function sectionText(section: Section, display: LengthDisplay): string {
+  const shipped = findSection(section.id);
+  const inches = display.length !== 'mm';
+  if (!shipped || shipped.name !== section.name || soldInInches(section.id) === inches) return section.name;
+  return inches ? `${described(section, inchText(display), inchWall)} in` : described(section, metric(1), metric(2));
+}
+
+/** The same with the name it is sold by where that is another: `1 1/8 × .035 in (28.6 × 0.9 mm)`. */
+export function sectionLabel(section: Section, display: LengthDisplay): string {
+  const text = sectionText(section, display);
+  if (text === section.name) return text;
+  return display.length === 'mm' ? `${text} mm (${section.name})` : `${text} (${section.name} mm)`;
+}
+
+type Figure = (millimetres: number) => string;
+
+const metric =
+  (digits: number): Figure =>
+  (millimetres) =>
+    trimZeros(millimetres.toFixed(digits));
+/** Inches to a thousandth, without the nought before the point: how walls are sold. */
+const inchWall: Figure = (millimetres) => trimZeros((millimetres / INCH).toFixed(3)).replace(/^0\./, '.');
+const inchText =
+  (display: LengthDisplay): Figure =>
+  (millimetres) => {
+    const inches = millimetres / INCH;
+    const nearest = (Math.round(inches * display.denominator) / display.denominator) * INCH;
+    return display.length === 'fraction' && Math.abs(nearest - millimetres) < SAME_SIZE
+      ? formatLength(millimetres, display, 1, true)
+      : inchWall(millimetres);
+  };
+
+function described(section: Section, size: Figure, wall: Figure): string {
+  if (section.shape === 'rectangular')
+    return `${size(section.width)} × ${size(section.height)} × ${wall(section.wall)}`;
+  if (section.shape === 'oval')
+    return `${size(section.width)} × ${size(section.height)} oval × ${wall(section.wall)}`;
+  const { diameter, butts, taper } = section;
+  if (taper) return `${size(diameter)} to ${size(taper.diameter)} × ${wall(section.wall)}`;
+  if (!butts) return `${size(diameter)} × ${wall(section.wall)}`;
+  const walls = [butts.start?.wall, section.wall, butts.end?.wall].flatMap((each) =>
+    each === undefined ? [] : [wall(each)],
+  );
+  return `${size(diameter)} × ${walls.join('/')}, ${size(butts.soldLength)} long`;
+}
