@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { tablePages, type Table } from './tables.js';
 
-const PAGE = { width: 210, height: 297, title: 'Sheet' };
+const PAGE = {
+  width: 210,
+  height: 297,
+  block: { build: 'Test', what: 'lists', revision: 'revision 1', units: 'mm' },
+  before: 2,
+  size: 'A4',
+};
 const table = (rows: number, words = 'a tube'): Table => ({
   title: 'List',
   note: 'A note of some length that stands over the table and is wrapped where the sheet is too narrow for all of it at once.',
@@ -23,7 +29,7 @@ describe('tables on paper', () => {
     const all = texts.flat().map(({ text }) => text);
     for (let row = 0; row < 120; row += 1) expect(all).toContain(`${row}.5 mm`);
     texts.forEach((page, index) => {
-      expect(page.some(({ text }) => text === `Page ${index + 1} of ${pages.length}`)).toBe(true);
+      expect(page.some(({ text }) => text.endsWith(`Sheet ${index + 3} of ${pages.length + 2}, A4`))).toBe(true);
       expect(page.some(({ text }) => text === 'Length')).toBe(true);
       for (const { at } of page) expect(at[0] > 0 && at[0] < 210 && at[1] > 0 && at[1] < 290).toBe(true);
     });

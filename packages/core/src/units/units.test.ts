@@ -1,8 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { editableAngle, formatAngle, parseAngle } from './angle.js';
-import { editableMass, parseMass } from './mass.js';
+import { librarySection } from '../frame/library.js';
+import { sectionLabel, sectionText } from '../frame/sectionText.js';
+import { editableMass, formatMass, massBothWays, parseMass, POUND } from './mass.js';
 import { editableLength, formatLength, parseLength, type LengthDisplay } from './length.js';
+
+const MM: LengthDisplay = { length: 'mm', denominator: 32 };
 
 const read = (text: string, unit: 'mm' | 'inch' | 'fraction' = 'mm') => {
   const result = parseLength(text, unit);
@@ -90,6 +94,28 @@ describe('typed angles', () => {
   });
 });
 
+describe('sections', () => {
+  const inches: LengthDisplay = { length: 'fraction', denominator: 32 };
+  // 28.6 is sold as 1 1/8 in; 40 mm is no fraction that a caliper would agree with.
+  it.each([
+    ['round-28.6x0.9', MM, '28.6 × 0.9', '28.6 × 0.9'],
+    ['round-28.6x0.9', inches, '1 1/8 × .035 in', '1 1/8 × .035 in (28.6 × 0.9 mm)'],
+    ['round-28.6x0.9', { length: 'inch', denominator: 32 }, '1.126 × .035 in', '1.126 × .035 in (28.6 × 0.9 mm)'],
+    ['round-40x3', inches, '1.575 × .118 in', '1.575 × .118 in (40 × 3 mm)'],
+    ['box-25x75x1.6', inches, '.984 × 2.953 × .063 in', '.984 × 2.953 × .063 in (25 × 75 × 1.6 mm)'],
+    ['round-1in-x0.083in', inches, '1 × .083 in', '1 × .083 in'],
+    ['round-1in-x0.083in', MM, '25.4 × 2.11', '25.4 × 2.11 mm (1 × .083 in)'],
+    ['tapered-19-14x0.8', inches, '3/4 to .551 × .031 in', '3/4 to .551 × .031 in (19 to 14 × 0.8 mm)'],
+  ] as const)('%s', (id, display, text, label) => {
+    expect(sectionText(librarySection(id), display)).toBe(text);
+    expect(sectionLabel(librarySection(id), display)).toBe(label);
+  });
+  it('of a build’s own go by the name they were given', () => {
+    const own = { ...librarySection('round-28.6x0.9'), name: 'From the rack by the door' };
+    expect(sectionText(own, inches)).toBe('From the rack by the door');
+  });
+});
+
 describe('masses', () => {
   // 1 lb = 0.45359237 kg, by definition.
   it.each([
@@ -101,7 +127,18 @@ describe('masses', () => {
   ])('%s is %d kg', (text, kilograms) => {
     const read = parseMass(text);
     expect(read.ok && read.value).toBeCloseTo(kilograms, 9);
-    expect(Number(editableMass(kilograms))).toBeCloseTo(kilograms, 6);
+    const again = parseMass(editableMass(kilograms, MM));
+    expect(again.ok && Math.abs(again.value - kilograms)).toBeLessThan(0.0005001);
+  });
+  it('in a build of inches is typed and shown in pounds, and a pound figure stays that figure', () => {
+    const inches: LengthDisplay = { length: 'fraction', denominator: 32 };
+    const read = parseMass('210', 'lb');
+    expect(read).toEqual({ ok: true, value: 210 * POUND });
+    expect(editableMass(210 * POUND, inches)).toBe('210');
+    expect(formatMass(210 * POUND, inches)).toBe('210 lb');
+    expect(formatMass(210 * POUND, MM, 2)).toBe('95.25 kg');
+    expect(editableMass(210 * POUND, MM)).toBe('95.254');
+    expect(massBothWays(3000)).toBe('3000 kg (6613.9 lb)');
   });
   it.each(['', 'heavy', '12 stone', '1,080'])('refuses “%s” in words', (text) =>
     expect(parseMass(text)).toMatchObject({ ok: false, message: expect.any(String) }),
