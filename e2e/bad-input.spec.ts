@@ -82,7 +82,7 @@ test('saved in two windows: both sides are shown, and neither is lost', async ({
   await expect(other.getByRole('textbox', { name: 'Name of the build' })).toBeVisible();
   await ledger(other, 'Reach, mm').fill('400');
   await other.keyboard.press('Enter');
-  await expect(other.getByText('revision 2')).toBeVisible();
+  await expect(other.getByRole('banner').getByText('revision 2')).toBeVisible();
   await ledger(page, 'Reach, mm').fill('360');
   await page.keyboard.press('Enter');
   const dialog = page.getByRole('dialog');

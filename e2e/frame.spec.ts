@@ -152,10 +152,10 @@ test('the builder’s changes stay when the frame is made again from another sta
   await page.keyboard.press('Enter');
   await station(page, 'Tubes');
   await panel(page)
-    .getByRole('button', { name: /Make again from the stance/ })
+    .getByRole('button', { name: /Make again, keep my changes/ })
     .click();
   expect(member((await exported(page)).document, 'topTube').section).toBe('round-31.8x1.2');
-  await panel(page).getByRole('button', { name: 'Start again with this pattern' }).click();
+  await panel(page).getByRole('button', { name: 'Start again with this layout' }).click();
   expect(member((await exported(page)).document, 'topTube').section).not.toBe('round-31.8x1.2');
 });
 
@@ -179,7 +179,7 @@ test('in space: a tube is picked and tied to the ledger, taken apart and cut ope
 
   await station(page, 'Patterns');
   for (const [name, file, start] of [
-    ['Cut list, CSV', 'space-cut-list.csv', 'Piece,Name'],
+    ['Cut list, CSV', 'space-cut-list.csv', '\u00ef\u00bb\u00bfPiece,Name'],
     ['Frame in space, glTF', 'space-frame.glb', 'glTF'],
     ['Frame in space, STL in mm', 'space-frame.stl', 'Larchwood'],
   ] as const) {

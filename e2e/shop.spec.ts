@@ -88,7 +88,7 @@ test('an edit just before leaving is saved', async ({ page }) => {
   await ledger(page, 'Reach, mm').fill('391');
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Larchwood' }).click();
-  await expect(page.getByRole('row', { name: /Left at once/ })).toContainText('2');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Left at once' })).toContainText('revision 2');
   await page.getByRole('link', { name: 'Left at once', exact: true }).click();
   await expect(ledger(page, 'Reach, mm')).toHaveValue('391');
   await expect(page.getByText('had not reached the server')).toBeHidden();

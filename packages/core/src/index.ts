@@ -1,6 +1,6 @@
 /** The computation of Larchwood: pure functions from a build document to its plan. No interface, no clock, no storage. */
 export * from './result.js';
-export { asSentence, nameInText, withArticle, useInText } from './words.js';
+export { asSentence, nameInText, withArticle, bandUseText } from './words.js';
 export { without } from './without.js';
 export {
   parseLength,
@@ -12,7 +12,15 @@ export {
 } from './units/length.js';
 export type { LengthDisplay, LengthText, LengthUnit, Denominator } from './units/length.js';
 export { parseAngle, formatAngle, editableAngle, toRadians, toDegrees } from './units/angle.js';
-export { parseMass, formatMass, editableMass, massBothWays, massUnitOf, POUND, type MassUnit } from './units/mass.js';
+export {
+  parseMass,
+  formatMass,
+  editableMass,
+  massBothWays,
+  massUnitOf,
+  POUND,
+  type MassUnit,
+} from './units/mass.js';
 export { sectionText, sectionLabel } from './frame/sectionText.js';
 export * from './vector/vector.js';
 export * from './document/schema.js';

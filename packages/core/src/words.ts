@@ -7,7 +7,7 @@ export const withArticle = (name: string): string =>
   `${/^[aeiou]/i.test(name) ? 'an' : 'a'} ${nameInText(name)}`;
 
 /** A use that a band is usual for, with its article: `a road bicycle`, `any bicycle`. */
-export const useInText = (use: string): string => (use.startsWith('any ') ? use : withArticle(use));
+export const bandUseText = (use: string): string => (use.startsWith('any ') ? use : withArticle(use));
 
 /** The first letter as at the start of a sentence. */
 export const asSentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

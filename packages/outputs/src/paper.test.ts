@@ -56,11 +56,13 @@ function faultsOf({ width, height, marks }: Drawing): string[] {
     if (mark.size < LEAST_SIZE - 1e-9) faults.push(`“${mark.text}” is ${mark.size} mm`);
     if (!boxInside(box, page)) faults.push(`“${mark.text}” runs off the sheet`);
     for (let other = 0; other < index; other += 1)
-      if (boxesMeet(box, boxes[other]!, -0.05))
-        faults.push(`“${mark.text}” is over “${words[other]!.text}”`);
+      if (boxesMeet(box, boxes[other]!, -0.05)) faults.push(`“${mark.text}” is over “${words[other]!.text}”`);
   });
   for (const mark of marks)
-    if (mark.as === 'path' && mark.points.some(([x, y]) => x < -0.5 || y < -0.5 || x > width + 0.5 || y > height + 0.5))
+    if (
+      mark.as === 'path' &&
+      mark.points.some(([x, y]) => x < -0.5 || y < -0.5 || x > width + 0.5 || y > height + 0.5)
+    )
       faults.push(`a ${mark.stroke} line runs off the sheet`);
   return faults;
 }
@@ -92,7 +94,16 @@ describe('the letters of paper', () => {
       width: 100,
       height: 20,
       marks: [
-        { as: 'text', at: [5, 10], size: 4, text: words, anchor: 'start', bold: false, turned: false, clear: false },
+        {
+          as: 'text',
+          at: [5, 10],
+          size: 4,
+          text: words,
+          anchor: 'start',
+          bold: false,
+          turned: false,
+          clear: false,
+        },
       ],
     });
     const [page] = await pagesOf([text('Łódź – ½ × Žďár')]);

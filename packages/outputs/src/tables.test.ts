@@ -29,7 +29,9 @@ describe('tables on paper', () => {
     const all = texts.flat().map(({ text }) => text);
     for (let row = 0; row < 120; row += 1) expect(all).toContain(`${row}.5 mm`);
     texts.forEach((page, index) => {
-      expect(page.some(({ text }) => text.endsWith(`Sheet ${index + 3} of ${pages.length + 2}, A4`))).toBe(true);
+      expect(page.some(({ text }) => text.endsWith(`Sheet ${index + 3} of ${pages.length + 2}, A4`))).toBe(
+        true,
+      );
       expect(page.some(({ text }) => text === 'Length')).toBe(true);
       for (const { at } of page) expect(at[0] > 0 && at[0] < 210 && at[1] > 0 && at[1] < 290).toBe(true);
     });

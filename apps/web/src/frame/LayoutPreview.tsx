@@ -20,9 +20,14 @@ export function LayoutPreview({ offer: { made, refused, layout } }: { readonly o
   );
   return (
     <figure className="border border-rule bg-sheet">
-      <Silhouette shape={silhouetteOf(plan)} label={`${layout.name}, as it would be made`} className="h-32 w-full" />
+      <Silhouette
+        shape={silhouetteOf(plan)}
+        label={`${layout.name}, as it would be made`}
+        className="h-32 w-full"
+      />
       <figcaption className="px-3 pb-1.5 text-[13px]">
-        It makes {plan.frame.pieces.length} tubes and {plan.frame.plates.length} plates, {formatMass(mass, document.units)}.
+        It makes {plan.frame.pieces.length} tubes and {plan.frame.plates.length} plates,{' '}
+        {formatMass(mass, document.units)}.
         {looks.length > 0 &&
           ` To look at: ${looks.map((each) => findingText(each, document.units).title).join('; ')}.`}
       </figcaption>

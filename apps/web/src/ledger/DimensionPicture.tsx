@@ -2,7 +2,13 @@ import {
   formatAngle,
   formatLength,
   turnedWheel,
-  type LengthDisplay, type Dimension, type Drawn, type Kind, type Picture, type Plan } from '@larchwood/core';
+  type LengthDisplay,
+  type Dimension,
+  type Drawn,
+  type Kind,
+  type Picture,
+  type Plan,
+} from '@larchwood/core';
 import { DimensionLines } from '../sheet/DimensionLines';
 import { drawDimension } from '../sheet/place';
 import { Riders, stretched } from '../sheet/Riders';
@@ -110,10 +116,7 @@ export function DimensionPicture({ dimension: { id, name, quantity }, plan: bare
 const LETTER = 7.2;
 function within([x, y]: Pixel, figure: string): Pixel {
   const half = (figure.length * LETTER) / 2 + 4;
-  return [
-    Math.min(SIZE.width - half, Math.max(half, x)),
-    Math.min(SIZE.height - 12, Math.max(12, y)),
-  ];
+  return [Math.min(SIZE.width - half, Math.max(half, x)), Math.min(SIZE.height - 12, Math.max(12, y))];
 }
 
 /** What is too short to be seen on the whole vehicle is shown close up. */

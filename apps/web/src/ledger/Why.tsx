@@ -4,7 +4,7 @@ import {
   formatAngle,
   formatLength,
   formulaWithNumbers,
-  useInText,
+  bandUseText,
   type Band,
   type Dimension,
   type LengthDisplay,
@@ -72,7 +72,7 @@ function Explanation({ dimension, band, display }: Props) {
       {dimension.otherWord !== undefined && <p className="mt-2 text-quiet">{dimension.otherWord}</p>}
       {band && (
         <p className="mt-2">
-          Usual for {useInText(band.use)}:{' '}
+          Usual for {bandUseText(band.use)}:{' '}
           <Measure value={band.low} quantity={dimension.quantity} display={display} /> to{' '}
           <Measure value={band.high} quantity={dimension.quantity} display={display} />
           <span className="caption block">Source: {band.source}.</span>

@@ -59,7 +59,9 @@ export function Mass({
   return (
     <span className="figure whitespace-nowrap">
       {formatMass(kg, display, digits, true)}
-      <span className="ml-1 font-sans text-[max(12px,0.78em)] font-normal text-quiet">{massUnitOf(display)}</span>
+      <span className="ml-1 font-sans text-[max(12px,0.78em)] font-normal text-quiet">
+        {massUnitOf(display)}
+      </span>
     </span>
   );
 }

@@ -22,7 +22,14 @@ export function Silhouette({
         <circle key={id} cx={x} cy={y} r={radius} fill="none" stroke="var(--quiet)" strokeWidth={thick} />
       ))}
       {paths.map((d, index) => (
-        <path key={index} d={d} fill="var(--ink)" stroke="var(--ink)" strokeWidth="1" strokeLinejoin="round" />
+        <path
+          key={index}
+          d={d}
+          fill="var(--ink)"
+          stroke="var(--ink)"
+          strokeWidth="1"
+          strokeLinejoin="round"
+        />
       ))}
     </svg>
   );

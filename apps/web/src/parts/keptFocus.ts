@@ -8,7 +8,8 @@ const FOCUSABLE =
  * @returns Ends it.
  */
 export function keepFocus(root: HTMLElement): () => void {
-  let last: { readonly element: Element; readonly above: readonly (readonly [Element, number])[] } | undefined;
+  let last:
+    { readonly element: Element; readonly above: readonly (readonly [Element, number])[] } | undefined;
   const remember = ({ target }: FocusEvent) => {
     if (!(target instanceof Element)) return;
     const above: (readonly [Element, number])[] = [];
@@ -17,7 +18,8 @@ export function keepFocus(root: HTMLElement): () => void {
     last = { element: target, above };
   };
   const look = () => {
-    if (!last || last.element.isConnected || root.ownerDocument.activeElement !== root.ownerDocument.body) return;
+    if (!last || last.element.isConnected || root.ownerDocument.activeElement !== root.ownerDocument.body)
+      return;
     const { above } = last;
     last = undefined;
     const found = above.find(([parent]) => parent.isConnected);

@@ -3,7 +3,7 @@ import {
   findKind,
   formatAngle,
   formatLength,
-  useInText,
+  bandUseText,
   type Band,
   type Dimension,
   type LengthDisplay,
@@ -120,7 +120,7 @@ function BandRule({
     <svg
       className="mt-1 block h-3 w-full"
       role="img"
-      aria-label={`${name}: ${inside ? 'inside' : 'outside'} the usual band of ${useInText(band.use)}`}
+      aria-label={`${name}: ${inside ? 'inside' : 'outside'} the usual band of ${bandUseText(band.use)}`}
     >
       <line x1="0" x2="100%" y1="6" y2="6" stroke="var(--rule)" strokeWidth="1.5" />
       <rect

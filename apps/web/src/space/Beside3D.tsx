@@ -19,7 +19,13 @@ export function Beside({ plan, palette }: { readonly plan: Plan; readonly palett
 }
 
 /** The ground under the vehicle, as a grid. */
-export function Ground({ points, palette }: { readonly points: readonly Vector[]; readonly palette: Palette }) {
+export function Ground({
+  points,
+  palette,
+}: {
+  readonly points: readonly Vector[];
+  readonly palette: Palette;
+}) {
   const grid = useMemo(() => groundLines(points), [points]);
   useDisposal(grid);
   return (

@@ -87,10 +87,7 @@ function controls(place: RiderPlace): Solid[] {
   if (hands.on === 'lap') return [];
   const [left, right] = gripsAt(hands, place, 0);
   if (hands.on === 'bars')
-    return [
-      rod(left, right, RADIUS.bar),
-      rod(hands.stem, scale(add(left, right), 0.5), RADIUS.bar),
-    ];
+    return [rod(left, right, RADIUS.bar), rod(hands.stem, scale(add(left, right), 0.5), RADIUS.bar)];
   if (hands.on === 'sticks')
     return [left, right].map((grip) => rod(grip, add(grip, [0, 0, -hands.pivot]), RADIUS.bar));
   return [rod(hands.columnFoot, hands.centre, RADIUS.column), ...rim(hands.centre, hands.axis, hands.radius)];
@@ -109,8 +106,7 @@ function rim(centre: Vector, axis: Vector, radius: number): Solid[] {
 
 /** A saddle or a bench where no line of the outline shows it. */
 function seatOf({ seat }: RiderPlace): Solid[] {
-  if (seat.as === 'saddle')
-    return [rod(add(seat.at, [-90, 0, 0]), add(seat.at, [130, 0, 0]), RADIUS.saddle)];
+  if (seat.as === 'saddle') return [rod(add(seat.at, [-90, 0, 0]), add(seat.at, [130, 0, 0]), RADIUS.saddle)];
   if (seat.as === 'bench')
     return [
       rod(

@@ -10,7 +10,8 @@ const corners = fc
   .tuple(coordinate, coordinate, coordinate, size, size, size)
   .map(([x, y, z, long, wide, high]) =>
     [0, 1, 2, 3, 4, 5, 6, 7].map(
-      (corner) => new Vector3(x + long * (corner & 1), y + wide * ((corner >> 1) & 1), z + high * (corner >> 2)),
+      (corner) =>
+        new Vector3(x + long * (corner & 1), y + wide * ((corner >> 1) & 1), z + high * (corner >> 2)),
     ),
   );
 

@@ -13,12 +13,7 @@ export interface Eye {
  * @param toEye Unit vector from what is looked at to the eye, not straight along the upright.
  * @param across Tangent of half the field's width; `up`: of half its height.
  */
-export function eyeThatSees(
-  points: readonly Vector3[],
-  toEye: Vector3,
-  across: number,
-  up: number,
-): Eye {
+export function eyeThatSees(points: readonly Vector3[], toEye: Vector3, across: number, up: number): Eye {
   const right = new Vector3(0, 0, 1).cross(toEye).normalize();
   const over = toEye.clone().cross(right);
   const [x, fromSides] = between(points, right, toEye, across);

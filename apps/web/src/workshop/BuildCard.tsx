@@ -16,7 +16,7 @@ import { whenInWords } from './when';
 const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' } as const;
 
 /** A build on the shelf: its silhouette, what is settled, what waits, and what the next step is. */
-export function BuildCard({ build }: { readonly build: BuildSummary }) {
+export function BuildCard({ build, now }: { readonly build: BuildSummary; readonly now: number }) {
   const [renaming, setRenaming] = useState(false);
   const look = useQuery({
     queryKey: ['look', build.id, build.revision],
@@ -62,8 +62,12 @@ export function BuildCard({ build }: { readonly build: BuildSummary }) {
         )}
         <p className="flex justify-between gap-2 text-[13px] text-quiet">
           <span className="truncate">{kind}</span>
-          <time dateTime={build.savedAt} title={new Date(build.savedAt).toLocaleString()} className="shrink-0">
-            {whenInWords(build.savedAt, Date.now())}
+          <time
+            dateTime={build.savedAt}
+            title={new Date(build.savedAt).toLocaleString()}
+            className="shrink-0"
+          >
+            {whenInWords(build.savedAt, now)}
           </time>
         </p>
         {look.data && <Stations build={build} look={look.data} />}
@@ -99,7 +103,11 @@ function Stations({ build, look }: { readonly build: BuildSummary; readonly look
     <>
       <ul className="flex gap-2" aria-label={`Stations of ${build.name}`}>
         {look.stations.map(({ id, name, is, count }) => (
-          <li key={id} title={`${name}: ${count > 0 ? `${count} ` : ''}${WORD[is]}`} className="flex items-center">
+          <li
+            key={id}
+            title={`${name}: ${count > 0 ? `${count} ` : ''}${WORD[is]}`}
+            className="flex items-center"
+          >
             {is === 'settled' && <Check size={14} aria-hidden className="text-spruce" />}
             {is === 'findings' && <Triangle size={13} aria-hidden className="text-larch" />}
             {is === 'none' && <Minus size={14} aria-hidden className="text-quiet" />}

@@ -36,6 +36,7 @@ const ORDERS = [
 
 /** All builds of the workshop, on a shelf. */
 export function WorkshopPage() {
+  const [now] = useState(() => Date.now());
   const [making, setMaking] = useState(false);
   const [sought, setSought] = useState('');
   const [order, setOrder] = useState<string>('newest');
@@ -105,7 +106,7 @@ export function WorkshopPage() {
           className="grid grid-cols-[repeat(auto-fill,minmax(min(17rem,100%),1fr))] gap-4"
         >
           {shown.map((build) => (
-            <BuildCard key={build.id} build={build} />
+            <BuildCard key={build.id} build={build} now={now} />
           ))}
         </ul>
         <p className="caption mt-8 max-w-2xl">

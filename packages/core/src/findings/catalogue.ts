@@ -1,6 +1,6 @@
 import { formatAngle } from '../units/angle.js';
 import { formatLength, type LengthDisplay } from '../units/length.js';
-import { asSentence, nameInText, useInText } from '../words.js';
+import { asSentence, nameInText, bandUseText } from '../words.js';
 import type { Finding } from './finding.js';
 import { FIXTURE_WORDS } from './fixtureWords.js';
 import { FRAME_WORDS } from './frameWords.js';
@@ -15,7 +15,7 @@ const nearest = ({ of, measure }: Say): string =>
 const CATALOGUE: Words = {
   'outside-band': ({ of, measure }) => ({
     title: `${of('dimension')} outside the usual band`,
-    text: `${measure('value')}; ${useInText(of('use'))} mostly has ${measure('low')} to ${measure('high')}.`,
+    text: `${measure('value')}; ${bandUseText(of('use'))} mostly has ${measure('low')} to ${measure('high')}.`,
     remedies: ['Keep it if it is meant'],
   }),
   'wheels-overlap': ({ mm }) => ({

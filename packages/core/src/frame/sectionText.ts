@@ -13,7 +13,9 @@ export function sectionText(section: Section, display: LengthDisplay): string {
   const shipped = findSection(section.id);
   const inches = display.length !== 'mm';
   if (!shipped || shipped.name !== section.name || soldInInches(section.id) === inches) return section.name;
-  return inches ? `${described(section, inchText(display), inchWall)} in` : described(section, metric(1), metric(2));
+  return inches
+    ? `${described(section, inchText(display), inchWall)} in`
+    : described(section, metric(1), metric(2));
 }
 
 /** The same with the name it is sold by where that is another: `1 1/8 × .035 in (28.6 × 0.9 mm)`. */

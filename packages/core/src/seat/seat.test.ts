@@ -72,8 +72,8 @@ describe('riders of a brief', () => {
     expect([told.map(({ id }) => id).sort(), left]).toEqual([['saddleHeight', 'trunkLean'], []]);
     // Done once, nothing is left to do; what follows is left, and said.
     expect(seatAtEase(seated).changed).toEqual([]);
-    const { saddleHeight: _, ...rest } = seated.stance.held;
-    const follows = { ...seated, stance: { held: { ...rest, kneeAngle: 150 } } };
+    const held = { ...without(seated.stance.held, 'saddleHeight'), kneeAngle: 150 };
+    const follows = { ...seated, stance: { held } };
     expect(seatAtEase(follows).left.map(({ id }) => id)).toEqual(['saddleHeight']);
     const { values } = stanceMade(seated);
     expect(values.saddleHeight).toBe(725 + Math.round((0.415 * 180) / 5) * 5);

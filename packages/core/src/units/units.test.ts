@@ -100,7 +100,12 @@ describe('sections', () => {
   it.each([
     ['round-28.6x0.9', MM, '28.6 × 0.9', '28.6 × 0.9'],
     ['round-28.6x0.9', inches, '1 1/8 × .035 in', '1 1/8 × .035 in (28.6 × 0.9 mm)'],
-    ['round-28.6x0.9', { length: 'inch', denominator: 32 }, '1.126 × .035 in', '1.126 × .035 in (28.6 × 0.9 mm)'],
+    [
+      'round-28.6x0.9',
+      { length: 'inch', denominator: 32 },
+      '1.126 × .035 in',
+      '1.126 × .035 in (28.6 × 0.9 mm)',
+    ],
     ['round-40x3', inches, '1.575 × .118 in', '1.575 × .118 in (40 × 3 mm)'],
     ['box-25x75x1.6', inches, '.984 × 2.953 × .063 in', '.984 × 2.953 × .063 in (25 × 75 × 1.6 mm)'],
     ['round-1in-x0.083in', inches, '1 × .083 in', '1 × .083 in'],

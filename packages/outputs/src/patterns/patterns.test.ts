@@ -54,7 +54,9 @@ describe('a pattern on paper, rendered by poppler', () => {
         const marks = patternSheets(cuts, { ...options, size }).flatMap((sheet) => sheet.marks);
         const words = new Set(marks.map((mark) => (mark.as === 'text' ? mark.text : '')));
         for (const each of cuts)
-          expect(words.has(each.mark), `${kind} ${set} ${each.mark}`).toBe(stripsOf(each, options).length > 0);
+          expect(words.has(each.mark), `${kind} ${set} ${each.mark}`).toBe(
+            stripsOf(each, options).length > 0,
+          );
       }
     },
   );
@@ -178,7 +180,9 @@ describe('a pattern on paper, rendered by poppler', () => {
     const words = strip!.marks.flatMap((mark) => (mark.as === 'text' ? [mark.text] : []));
     expect(words).toContain(`mitre with 1L, ${saw.toFixed(1)}° off square`);
     // Its four corners are lines to lay the paper by.
-    expect(strip!.marks.filter((mark) => mark.as === 'path' && mark.stroke === 'fold').length).toBeGreaterThan(4);
+    expect(
+      strip!.marks.filter((mark) => mark.as === 'path' && mark.stroke === 'fold').length,
+    ).toBeGreaterThan(4);
   });
 
   it('a wrap that fits no sheet comes in parts that are laid cross on cross, and the rest comes', () => {
@@ -190,7 +194,9 @@ describe('a pattern on paper, rendered by poppler', () => {
       })) as unknown as [never, never],
     };
     const sheets = patternSheets([huge, cut('5')], options);
-    const words = sheets.flatMap(({ marks }) => marks.flatMap((mark) => (mark.as === 'text' ? [mark.text] : [])));
+    const words = sheets.flatMap(({ marks }) =>
+      marks.flatMap((mark) => (mark.as === 'text' ? [mark.text] : [])),
+    );
     const parts = words.filter((text) => text.startsWith('4, part'));
     expect(parts.length).toBeGreaterThanOrEqual(4);
     expect(words).toContain('5');

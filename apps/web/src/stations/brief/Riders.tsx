@@ -63,8 +63,11 @@ export function Riders({ kind }: { readonly kind: Kind }) {
                   quantity="mass"
                   value={mass}
                   onCommit={(next) =>
-                    within(next, [5, 300], `A mass lies between ${massBothWays(5)} and ${massBothWays(300)}.`, () =>
-                      set(index, 'mass', { mass: next }),
+                    within(
+                      next,
+                      [5, 300],
+                      `A mass lies between ${massBothWays(5)} and ${massBothWays(300)}.`,
+                      () => set(index, 'mass', { mass: next }),
                     )
                   }
                 />

@@ -72,9 +72,7 @@ export function StartingStance({ kind }: { readonly kind: Kind }) {
               </figure>
             )}
             <Button onClick={startAgain}>Start again from the brief</Button>
-            <p className="caption">
-              Puts stance, wheels and frame to what is shown; undo brings yours back.
-            </p>
+            <p className="caption">Puts stance, wheels and frame to what is shown; undo brings yours back.</p>
           </>
         )}
         <Link

@@ -57,7 +57,8 @@ export function WorkshopRiders({
           nameOf={({ rider }) => rider.name}
           detail={({ rider }) => (
             <>
-              <Length mm={rider.stature} display={units} digits={0} />, <Mass kg={rider.mass} display={units} />
+              <Length mm={rider.stature} display={units} digits={0} />,{' '}
+              <Mass kg={rider.mass} display={units} />
             </>
           )}
           isHere={({ rider }) => taken.includes(rider.name)}

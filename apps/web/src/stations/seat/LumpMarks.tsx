@@ -44,8 +44,7 @@ function spread(wanted: readonly Omit<Spot, 'beside'>[]): readonly Spot[] {
 
 /** How wide a mark is with its name below it, px; a letter is about so wide. */
 const LETTER = 6.3;
-const reach = ({ lump, size }: Omit<Spot, 'beside'>): number =>
-  Math.max(size, lump.name.length * LETTER + 8);
+const reach = ({ lump, size }: Omit<Spot, 'beside'>): number => Math.max(size, lump.name.length * LETTER + 8);
 
 /** Places round a pixel, nearest first. */
 const around = ([x, y]: Pixel): readonly Pixel[] =>

@@ -96,7 +96,9 @@ function Totals({
       ({ wheel }) =>
         [
           wheelName(wheel),
-          ({ loads }: Laden) => <Mass kg={loads.find((each) => each.wheel === wheel)?.load ?? 0} display={document.units} />,
+          ({ loads }: Laden) => (
+            <Mass kg={loads.find((each) => each.wheel === wheel)?.load ?? 0} display={document.units} />
+          ),
         ] as const,
     ),
   ];

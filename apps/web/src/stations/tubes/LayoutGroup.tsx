@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react';
-import { frameFromLayout, frameMadeAgain, layoutOffer, layoutsFor, type LayoutOffer } from '@larchwood/core';
+import {
+  findLayout,
+  frameFromLayout,
+  frameMadeAgain,
+  layoutOffer,
+  layoutsFor,
+  type BuildDocument,
+  type LayoutOffer,
+} from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { useFrameEdit } from '../../frame/useFrameEdit';
 import { Group } from '../../ledger/Panel';
@@ -19,10 +27,7 @@ export function LayoutGroup() {
   const layout = layouts.find(({ id }) => id === (chosen ?? own));
   const framed = document.frame.members.length > 0;
   const other = layout !== undefined && (!framed || layout.id !== own);
-  const offer = useMemo(
-    (): LayoutOffer | undefined => (other && layout ? layoutOffer(document, layout) : undefined),
-    [other, layout, document],
-  );
+  const offer = useOffer(other ? layout?.id : undefined, document);
   if (!layout) return null;
   const make = () => {
     if (!apply('frame.layout', (before) => frameFromLayout(before, layout.id))) return;
@@ -64,4 +69,12 @@ export function LayoutGroup() {
       </div>
     </Group>
   );
+}
+
+/** What a layout would make of the build, worked out once for each of its states. */
+function useOffer(layout: string | undefined, document: BuildDocument): LayoutOffer | undefined {
+  return useMemo(() => {
+    const wanted = layout === undefined ? undefined : findLayout(layout);
+    return wanted && layoutOffer(document, wanted);
+  }, [layout, document]);
 }

@@ -65,7 +65,10 @@ function TubeRow({ member }: { readonly member: Member }) {
           {member.name}
           {member.mirrored && <span className="caption font-normal"> L + R</span>}
         </span>
-        <span className="caption max-w-32 truncate font-normal" title={section && sectionLabel(section, document.units)}>
+        <span
+          className="caption max-w-32 truncate font-normal"
+          title={section && sectionLabel(section, document.units)}
+        >
           {section && sectionText(section, document.units)}
         </span>
       </button>
