@@ -52,6 +52,15 @@ export const FRAME_WORDS: Words = {
     text: `${of('piece')} stands ${mm('past')} out beyond ${of('host')}; its centre line is ${mm('offset')} off.`,
     remedies: ['Move it nearer the host’s axis', 'Choose a smaller tube', 'Cap or flatten the end'],
   }),
+  'tube-runs-past-bend': ({ of }) => ({
+    title: `Piece ${of('mark')} runs past its host, where that turns away`,
+    text: `About ${of('part')} % of the cope of ${nameInText(of('piece'))} meets nothing of ${of('host')}: a bent tube runs inside of the corner that it is drawn by.`,
+    remedies: [
+      'Move the node on to a straight part of the host',
+      'Give the host’s bend a smaller radius',
+      'Choose a smaller tube',
+    ],
+  }),
   'past-host-end': ({ of }) => ({
     title: `Piece ${of('mark')} reaches past the end of its host`,
     text: `Part of the cope of ${nameInText(of('piece'))} has no host behind it: ${of('host')} ends before.`,

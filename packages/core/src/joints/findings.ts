@@ -2,7 +2,9 @@ import type { BuildDocument } from '../document/schema.js';
 import type { Finding } from '../findings/finding.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { distance } from '../vector/vector.js';
+import { WALL_LINES } from '../frame/outline.js';
 import { hostPiece, type EndCut, type EndName } from './endCut.js';
+import { FLUSH } from './lines.js';
 import type { Interference } from './interference.js';
 import type { PieceCut } from './cut.js';
 
@@ -86,8 +88,12 @@ function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
   else if (end.edge.missed === end.edge.outer.length) tell('joint-misses', 'stop');
   else if (end.edge.missed > 0 && radius > hostRadius)
     tell('tube-wider-than-host', 'stop', { tube: end.tubeAcross, hostDiameter: end.hostAcross });
-  else if (end.edge.missed > 0)
-    tell('tube-runs-past-side', 'stop', { past: radius + end.offset - hostRadius, offset: end.offset });
+  else if (end.edge.missed > 0) {
+    const beyond = radius + end.offset - hostRadius;
+    // Beside a straight host it is its side that is passed; a bent one runs inside of its corner.
+    if (beyond > FLUSH / 2) tell('tube-runs-past-side', 'stop', { past: beyond, offset: end.offset });
+    else tell('tube-runs-past-bend', 'stop', { part: Math.ceil((end.edge.missed / WALL_LINES) * 100) });
+  }
   if (end.edge.pastHostEnd > 0) tell('past-host-end', 'stop', { lines: end.edge.pastHostEnd });
   if (!end.impossible && end.includedAngle < SHARPEST)
     tell('joint-sharp', 'look', { angle: end.includedAngle, wanted: SHARPEST });

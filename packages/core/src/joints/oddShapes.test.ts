@@ -281,6 +281,32 @@ it('a cope that reaches past the first bend is told as that, with how far', () =
   expect(codes).not.toContain('tube-runs-past-side');
 });
 
+it('a tube that meets a bent host at its corner, where that runs inside of it, is told so, not as past its side by less than nothing', () => {
+  const from = (azimuth: number, height: number): Vector => {
+    const [a, h] = [(azimuth * Math.PI) / 180, (height * Math.PI) / 180];
+    return [300 * Math.cos(h) * Math.cos(a), 300 * Math.cos(h) * Math.sin(a), 500 + 300 * Math.sin(h)];
+  };
+  const told = (radius: number) =>
+    joined(
+      {
+        corners: [
+          [-400, 0, 500],
+          [0, 0, 500],
+          [346, 0, 700],
+        ],
+        section: round(32),
+        radius,
+      },
+      { corners: [from(30, 30), [0, 0, 500]], section: round(25) },
+    ).plan.findings.filter(({ severity }) => severity === 'stop');
+  // Inside of its corner by radius x (1 / cos 15° - 1): 4.2 mm of a 120 bend, 0.35 of a 10 one.
+  const [found] = told(120);
+  expect(found!.code).toBe('tube-runs-past-bend');
+  expect(found!.values.part).toBeGreaterThan(0);
+  expect(found!.values.part).toBeLessThan(10);
+  expect(told(10)).toEqual([]);
+});
+
 describe('the centre of gravity of a cut piece', () => {
   const meshCentre = (piece: Piece, plan: ReturnType<typeof planMade>): Vector => {
     const { positions, indices } = pieceMesh(
