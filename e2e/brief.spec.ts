@@ -1,10 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { exported, following, ledger, newBrief, saved, station } from './helpers.js';
+import { choose, exported, following, ledger, newBrief, saved, station } from './helpers.js';
 
-const choose = async (page: Page, list: string, option: string) => {
-  await page.getByRole('combobox', { name: list, exact: true }).click();
-  await page.getByRole('option', { name: option, exact: true }).click();
-};
 const start = (page: Page) => page.getByRole('complementary', { name: 'Starting stance' });
 
 test('a rider’s leg room sets a kart’s wheelbase, a limit stops it, and the stance stays once it is worked on', async ({

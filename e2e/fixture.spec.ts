@@ -1,6 +1,16 @@
 import { expect, test, type Page } from '@playwright/test';
 import { measurePdf, span } from '../testing/measurePdf.js';
-import { contentOf, exported, newBrief, newBuild, saved, station, violations } from './helpers.js';
+import {
+  choose,
+  contentOf,
+  exported,
+  newBrief,
+  newBuild,
+  saved,
+  station,
+  tab,
+  violations,
+} from './helpers.js';
 
 const row = (page: Page, name: RegExp) => page.getByRole('row', { name });
 const outcome = (page: Page, name: RegExp) => page.getByRole('complementary').getByRole('row', { name });
@@ -8,11 +18,6 @@ const outcome = (page: Page, name: RegExp) => page.getByRole('complementary').ge
 async function figures(page: Page, name: RegExp): Promise<number[]> {
   const text = (await outcome(page, name).innerText()).replaceAll('−', '-');
   return [...text.matchAll(/-?\d+(\.\d+)?/g)].map(([figure]) => Number(figure));
-}
-const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
-async function choose(page: Page, what: string, option: string | RegExp): Promise<void> {
-  await page.getByRole('combobox', { name: what, exact: true }).click();
-  await page.getByRole('option', { name: option }).click();
 }
 async function downloaded(page: Page, button: string) {
   const [file] = await Promise.all([

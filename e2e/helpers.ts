@@ -37,6 +37,12 @@ export async function hold(page: Page, name: string, letGo: string, value?: stri
 
 export const station = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click();
+export const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
+/** Chooses from a list; an option named by a text is that option and no other. */
+export async function choose(page: Page, list: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: list, exact: true }).click();
+  await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click();
+}
 export const ledger = (page: Page, label: string) =>
   page.getByRole('complementary').getByLabel(label, { exact: true });
 

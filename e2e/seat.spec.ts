@@ -1,7 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { exported, ledger, newBrief, saved, station } from './helpers.js';
+import { exported, ledger, newBrief, saved, station, tab } from './helpers.js';
 
-const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
 const panel = (page: Page, name: string) => page.getByRole('complementary', { name, exact: true });
 /** A following figure of the seat's ledger. */
 async function figure(page: Page, name: string): Promise<number> {

@@ -3,7 +3,7 @@ import { formatLength, INCH, trimZeros, type LengthDisplay } from '../units/leng
 import { findSection, soldInInches } from './library.js';
 
 /** A size is named by a fraction of an inch where that is the size to within this, mm: what a caliper tells apart. */
-const SAME_SIZE = 0.05;
+const SAME_SIZE = 0.06;
 
 /**
  * A section in the build's units: `28.6 × 0.9`, `1 1/8 × .035 in`. One of the shipped library that is sold in those units,
@@ -14,8 +14,8 @@ export function sectionText(section: Section, display: LengthDisplay): string {
   const inches = display.length !== 'mm';
   if (!shipped || shipped.name !== section.name || soldInInches(section.id) === inches) return section.name;
   return inches
-    ? `${described(section, inchText(display), inchWall)} in`
-    : described(section, metric(1), metric(2));
+    ? described(section, inchText(display), inchWall, ' in')
+    : described(section, metric(1), metric(2), '');
 }
 
 /** The same with the name it is sold by where that is another: `1 1/8 × .035 in (28.6 × 0.9 mm)`. */
@@ -43,16 +43,16 @@ const inchText =
       : inchWall(millimetres);
   };
 
-function described(section: Section, size: Figure, wall: Figure): string {
+function described(section: Section, size: Figure, wall: Figure, unit: string): string {
   if (section.shape === 'rectangular')
-    return `${size(section.width)} × ${size(section.height)} × ${wall(section.wall)}`;
+    return `${size(section.width)} × ${size(section.height)} × ${wall(section.wall)}${unit}`;
   if (section.shape === 'oval')
-    return `${size(section.width)} × ${size(section.height)} oval × ${wall(section.wall)}`;
+    return `${size(section.width)} × ${size(section.height)} oval × ${wall(section.wall)}${unit}`;
   const { diameter, butts, taper } = section;
-  if (taper) return `${size(diameter)} to ${size(taper.diameter)} × ${wall(section.wall)}`;
-  if (!butts) return `${size(diameter)} × ${wall(section.wall)}`;
+  if (taper) return `${size(diameter)} to ${size(taper.diameter)} × ${wall(section.wall)}${unit}`;
+  if (!butts) return `${size(diameter)} × ${wall(section.wall)}${unit}`;
   const walls = [butts.start?.wall, section.wall, butts.end?.wall].flatMap((each) =>
     each === undefined ? [] : [wall(each)],
   );
-  return `${size(diameter)} × ${walls.join('/')}, ${size(butts.soldLength)} long`;
+  return `${size(diameter)} × ${walls.join('/')}${unit}, ${size(butts.soldLength)}${unit} long`;
 }

@@ -110,6 +110,7 @@ describe('sections', () => {
     ['box-25x75x1.6', inches, '.984 × 2.953 × .063 in', '.984 × 2.953 × .063 in (25 × 75 × 1.6 mm)'],
     ['round-1in-x0.083in', inches, '1 × .083 in', '1 × .083 in'],
     ['round-1in-x0.083in', MM, '25.4 × 2.11', '25.4 × 2.11 mm (1 × .083 in)'],
+    ['round-31.8x1.2', inches, '1 1/4 × .047 in', '1 1/4 × .047 in (31.8 × 1.2 mm)'],
     ['tapered-19-14x0.8', inches, '3/4 to .551 × .031 in', '3/4 to .551 × .031 in (19 to 14 × 0.8 mm)'],
   ] as const)('%s', (id, display, text, label) => {
     expect(sectionText(librarySection(id), display)).toBe(text);
