@@ -199,6 +199,14 @@ describe('bad requests', () => {
     ['no name', 'POST', 'builds', { kind: 'bicycle', startingSet: 'road' }, 400, 'name'],
     ['a blank name', 'POST', 'builds', { name: '   ', kind: 'bicycle', startingSet: 'road' }, 400, 'name'],
     [
+      'a name of two lines',
+      'POST',
+      'builds',
+      { name: 'one\ntwo', kind: 'bicycle', startingSet: 'road' },
+      400,
+      'line ends',
+    ],
+    [
       'an unknown field',
       'POST',
       'builds',

@@ -145,6 +145,17 @@ describe('bad documents are refused with the path of each fault', () => {
   ])('%s', (_, path, value) => {
     expect(broken(path, value).map((fault) => fault.path)).toContain(path);
   });
+  it.each(['line\nend', 'tab\there', 'bell\u0007', 'next\u0085', 'para\u2029'])(
+    '%j is no name: it would break a list',
+    (name) => {
+      expect(broken('/name', name)).toEqual([
+        { path: '/name', message: expect.stringContaining('control character') },
+      ]);
+      expect(broken('/frame/members/0/name', name).map(({ path }) => path)).toEqual([
+        '/frame/members/0/name',
+      ]);
+    },
+  );
   it('scales below wheels that the kind has not', () => {
     const scales = {
       aboard: true,

@@ -1,6 +1,8 @@
 import { KindGuard, type TObject, type TSchema, type TUnion } from '@sinclair/typebox';
 import { Value, ValueErrorType, type ValueError } from '@sinclair/typebox/value';
 
+import { PRINTABLE } from './schemaParts.js';
+
 /** What is wrong with a document and where: a JSON Pointer and a sentence. */
 export interface Fault {
   readonly path: string;
@@ -68,6 +70,10 @@ function inWords(error: ValueError): string {
       return `Must be text; it is ${described(value)}.`;
     case ValueErrorType.Literal:
       return `Must be ${JSON.stringify(schema.const)}; it is ${described(value)}.`;
+    case ValueErrorType.StringPattern:
+      return schema.pattern === PRINTABLE
+        ? 'Holds a line end, a tab or another control character: take it out.'
+        : `${error.message}.`;
     default:
       return `${error.message}.`;
   }

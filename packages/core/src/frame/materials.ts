@@ -1,4 +1,4 @@
-/** Density kg/m3, Young's modulus and yield MPa. Handbook values from memory; mill certificates go before them. */
+/** Density kg/m3, Young's modulus and yield MPa. Usual values, from memory; mill certificates go before them. */
 export interface Material {
   readonly id: string;
   readonly name: string;

@@ -66,7 +66,7 @@ function TubeRow({ member }: { readonly member: Member }) {
           {member.mirrored && <span className="caption font-normal"> L + R</span>}
         </span>
         <span
-          className="caption max-w-32 truncate font-normal"
+          className="caption max-w-40 truncate font-normal"
           title={section && sectionLabel(section, document.units)}
         >
           {section && sectionText(section, document.units)}
