@@ -136,6 +136,19 @@ describe('a pattern on paper, rendered by poppler', () => {
     }
   });
 
+  it('on a short boss, paper and piece end together: no distance is less than nothing', () => {
+    const trellis = planMade(made('motorcycle', 'sport'));
+    const boss = trellis.cuts.find(({ mark }) => mark === '16L')!;
+    const [strip] = stripsOf(boss, options);
+    const said = strip!.marks.flatMap((mark) => (mark.as === 'text' ? [mark.text] : [])).join(' ');
+    expect(said).toContain('this edge lies on the square end');
+    const square = boss.ends.find((end) => isSquare(end))!;
+    expect(strip!.base).toBeCloseTo(boss.betweenCentres + square.edge.longest.at, 6);
+    for (const cut of trellis.cuts)
+      for (const { marks } of stripsOf(cut, options))
+        for (const mark of marks) if (mark.as === 'text') expect(mark.text).not.toMatch(/−/);
+  });
+
   it('wraps never overlap on a sheet, and keep clear of the seam’s worst places', () => {
     for (const each of plan.cuts) {
       for (const [index, strip] of stripsOf(each, options).entries()) {

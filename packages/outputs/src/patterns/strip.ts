@@ -101,6 +101,8 @@ function endStrips(cut: PieceCut, wanted: readonly EndCut[], options: StripOptio
     const other = cut.ends.find((each) => each !== first.end)!;
     const whole = cut.betweenCentres + other.edge.longest.at;
     const apart = Math.floor((whole - first.least) / mark) * mark;
+    // On a piece that is shorter than the paper would be, paper and piece end together.
+    if (apart < mark) return [stripOf(cut, first, whole, 'this edge lies on the square end', options)];
     const base = whole - apart;
     return [stripOf(cut, first, base, `this edge to the square end${round}: ${say(apart)}`, options)];
   }
