@@ -33,12 +33,13 @@ export function wordMarks(mark: string, sentences: readonly string[], room: Word
   if (size < LEAST_SIZE) return [];
   let y = room.top + CAPITAL * size;
   if (y > room.bottom) return [];
-  const marks: Mark[] = [label([room.left, y], size, mark, { bold: true })];
+  // Lines of corners are left white behind them.
+  const marks: Mark[] = [label([room.left, y], size, mark, { bold: true, clear: true })];
   y += 1.6;
   for (const line of linesOf(sentences, width)) {
     y += LEAST_SIZE * PITCH;
     if (y > room.bottom) break;
-    marks.push(label([room.left, y], LEAST_SIZE, line));
+    marks.push(label([room.left, y], LEAST_SIZE, line, { clear: true }));
   }
   return marks;
 }
