@@ -9,14 +9,16 @@ import { groupWeights } from './weight.js';
 
 describe('what a frame weighs', () => {
   it('the centre of a bent tube is that of many points set evenly along it', () => {
-    const coordinate = fc.double({ min: -400, max: 400, noNaN: true });
+    const coordinate = fc.integer({ min: -400, max: 400 });
     const corner = fc.tuple(coordinate, coordinate, coordinate);
     fc.assert(
       fc.property(fc.array(corner, { minLength: 3, maxLength: 4 }), (corners) => {
         fc.pre(corners.every((each, index) => index === 0 || distance(each, corners[index - 1]!) > 50));
-        const { frame, weights } = planMade(
-          framed([{ id: 'bar', corners, section: round(4, 0.5), radius: 50 }]),
+        const { frame, weights, findings } = planMade(
+          framed([{ id: 'bar', corners, section: round(4, 0.5), radius: 20 }]),
         );
+        // A bend without room is a stop, and has no centre line.
+        fc.pre(findings.every(({ code }) => code !== 'bend-no-room'));
         const { path } = frame.pieces[0]!;
         const n = 4000;
         let middle: Vector = [0, 0, 0];

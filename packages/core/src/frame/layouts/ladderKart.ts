@@ -74,7 +74,7 @@ export const LADDER_KART: Layout = {
     ]);
     const armTip = s.beside('armTip', 'Stub arm at the kingpin plate', 'kingpin', [
       armX,
-      kingpin[1] - 26,
+      kingpin[1] - 28,
       z + 8,
     ]);
     s.tube('stubArms', 'Stub arm', [armRoot, armTip], 'box-40x40x3', {
