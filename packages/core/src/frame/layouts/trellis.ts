@@ -110,7 +110,7 @@ export const TRELLIS: Layout = {
       ],
       40.2,
     );
-    const railFront = s.onMember('railAtChord', 'Seat rail at the upper chord', 'upperChords', 'end', 170);
+    const railFront = s.onMember('railAtChord', 'Seat rail at the upper chord', 'upperChords', 'end', 90);
     seatFrame(s, { front: railFront, frontEnd: coped('upperChords'), halfWidth: HALF, strut: [-75, 165] });
     const boss = s.onMember('bossAt', 'Engine boss', 'lowerChords', 'end', 130);
     const bossIn = s.node('bossIn', 'Engine boss, inner end', {
