@@ -67,11 +67,11 @@ export function Chart({
   const inside = (value: number) => Math.max(ROOM.top, Math.min(bottom, y(value)));
   const shownAt = at ?? present?.[0];
   return (
-    <div ref={frame} className="relative min-h-0 flex-1">
+    <div ref={frame} className="relative min-h-0 flex-1 print:flex-none">
       <svg
         width={size.width}
         height={size.height}
-        className="absolute inset-0"
+        className="absolute inset-0 print:static"
         role="img"
         aria-label={`${label} against ${across.name}`}
         onPointerMove={(event) => {

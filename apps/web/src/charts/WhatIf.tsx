@@ -56,7 +56,7 @@ export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
         const dimension = kind.dimensions.find((each) => each.id === id);
         if (!dimension) return null;
         return (
-          <div key={index} className="relative flex min-h-0 flex-1 flex-col">
+          <div key={index} className="relative flex min-h-0 flex-1 flex-col print:flex-none">
             <Chart
               title=""
               label={dimension.name}

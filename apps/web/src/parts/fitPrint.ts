@@ -5,7 +5,8 @@ const SHEET = 11 * 96 - (20 / 25.4) * 96;
 export function fitPrint(): void {
   const root = document.documentElement;
   addEventListener('beforeprint', () => {
-    const wide = document.getElementById('station')?.firstElementChild?.nextElementSibling?.clientWidth ?? 0;
-    root.style.setProperty('--print-zoom', String(Math.min(1, SHEET / Math.max(1, wide))));
+    // The ledger sets itself as wide as the sheet: what is drawn beside it decides.
+    const drawn = [...document.querySelectorAll('#station > :not(aside)')].map((each) => each.clientWidth);
+    root.style.setProperty('--print-zoom', String(Math.min(1, SHEET / Math.max(1, ...drawn))));
   });
 }

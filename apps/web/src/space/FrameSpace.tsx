@@ -83,7 +83,7 @@ export function FrameSpace() {
           </p>
         )}
       </div>
-      <div className="flex min-h-10 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-t border-rule px-3 py-1 text-[13.5px]">
+      <div className="flex min-h-10 shrink-0 print:hidden flex-wrap items-center gap-x-3 gap-y-1 border-t border-rule px-3 py-1 text-[13.5px]">
         <Choice
           label="Look from"
           value={standpoint}
