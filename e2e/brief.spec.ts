@@ -15,11 +15,11 @@ test('a rider’s leg room sets a kart’s wheelbase, a limit stops it, and the 
   // Half of the 150 mm above 1750 goes to the legs: 930 + 75; the wheelbase follows by as much.
   await expect(start(page)).toContainText('fitted to Tall one');
   await expect(start(page).getByText('1005')).toBeVisible();
-  await expect(page.getByLabel('Readings')).toContainText('1125');
+  await expect(page.getByLabel('Readings')).toContainText('1145');
   await choose(page, 'Add a limit', 'Wheelbase');
   await page.getByLabel('Wheelbase at most, mm').fill('1100');
   await page.getByLabel('Limit 1, where it comes from').fill('class rule');
-  await expect(page.getByText('broken: it is 1125')).toBeVisible();
+  await expect(page.getByText('broken: it is 1145')).toBeVisible();
   await station(page, 'Stance');
   const finding = page.getByRole('article').filter({ hasText: 'Wheelbase breaks a limit' });
   await expect(finding).toContainText('at most 1100 mm wanted (class rule)');
@@ -33,7 +33,7 @@ test('a rider’s leg room sets a kart’s wheelbase, a limit stops it, and the 
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Readings')).toContainText('1100');
   await page.getByRole('button', { name: 'Start again from the brief' }).click();
-  await expect(page.getByLabel('Readings')).toContainText('1025');
+  await expect(page.getByLabel('Readings')).toContainText('1045');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Readings')).toContainText('1100');
   await saved(page);

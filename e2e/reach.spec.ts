@@ -42,7 +42,7 @@ test('by keyboard: skip link, shortcuts, a tube added by name, and focus is kept
   await page.keyboard.type('401');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
-  await expect(reach).toHaveValue('380');
+  await expect(reach).toHaveValue('390');
   await expect(reach).toBeFocused();
 
   await station(page, 'Tubes');

@@ -201,7 +201,7 @@ test('a tipping limit is read; a wider track raises it; who fits is told over a 
   await tab(page, 'Tipping');
   // Three wheels: (d / L) (T/2) / h, by the figures shown.
   const [sideways] = await rowOf(page, 'Tipping', 'Sideways, in a turn');
-  expect(sideways).toBeCloseTo((((1150 - ahead!) / 1150) * 380) / height!, 1);
+  expect(sideways).toBeCloseTo((((1280 - ahead!) / 1280) * 380) / height!, 1);
   await expect(page.getByRole('article').filter({ hasText: 'It tips before it slides' })).toBeVisible();
   await expect(panel(page, 'Tipping')).toContainText('static estimate');
   await expect(page.getByRole('row', { name: /^5 m / })).toContainText('tips first');

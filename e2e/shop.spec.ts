@@ -69,7 +69,7 @@ test('all by keyboard: a figure on the drawing, a finding, the stations', async 
   await expect(ledger(page, 'Reach, mm')).toHaveValue('330');
   await expect(page.getByRole('heading', { name: /Toe meets the front tyre/ })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(ledger(page, 'Reach, mm')).toHaveValue('380');
+  await expect(ledger(page, 'Reach, mm')).toHaveValue('390');
   await page
     .getByRole('navigation', { name: 'Stations' })
     .getByRole('link', { name: /Joints/ })

@@ -2,7 +2,7 @@ import { SILHOUETTE, type SilhouetteShape } from './silhouetteShape';
 
 /** A vehicle as its shadow. */
 export function Silhouette({
-  shape: { ground, wheels, paths },
+  shape: { ground, wheels, tubes },
   label,
   className = '',
 }: {
@@ -17,11 +17,13 @@ export function Silhouette({
       role="img"
       aria-label={label}
     >
-      <path d={`M4 ${ground}H${SILHOUETTE.width - 4}`} stroke="var(--rule)" strokeWidth="1.5" />
-      {wheels.map(({ id, x, y, radius, thick }) => (
-        <circle key={id} cx={x} cy={y} r={radius} fill="none" stroke="var(--quiet)" strokeWidth={thick} />
+      {ground !== undefined && (
+        <path d={`M4 ${ground}H${SILHOUETTE.width - 4}`} stroke="var(--rule)" strokeWidth="1.5" />
+      )}
+      {wheels.map((d, index) => (
+        <path key={index} d={d} fill="var(--quiet)" fillRule="evenodd" />
       ))}
-      {paths.map((d, index) => (
+      {tubes.map((d, index) => (
         <path
           key={index}
           d={d}

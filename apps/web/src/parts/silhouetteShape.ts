@@ -1,40 +1,55 @@
-import { pieceOutline, type Plan, type ViewName } from '@larchwood/core';
-import { fitView, vehicleExtent } from '../sheet/view';
+import { pieceOutline, type Plan, type StandingWheel, type ViewName } from '@larchwood/core';
+import { pathOf } from '../sheet/path';
+import { fitView, vehicleExtent, type View } from '../sheet/view';
+import { wheelOutline } from '../sheet/wheelOutline';
 
 export const SILHOUETTE = { width: 320, height: 150 } as const;
 const MARGIN = { left: 10, right: 10, top: 10, bottom: 12 };
+/** Tubes that rise by less than this share of their length, all together, show nothing from the side: they are seen from above. */
+const FLAT = 0.2;
+/** A wheel seen square on is a ring: its hole, as a share of the radius. */
+const HOLE = 0.74;
 
 /** A vehicle as its shadow, in the pixels of a small picture. */
 export interface SilhouetteShape {
-  /** Height of the ground. */
-  readonly ground: number;
-  readonly wheels: readonly {
-    readonly id: string;
-    readonly x: number;
-    readonly y: number;
-    readonly radius: number;
-    readonly thick: number;
-  }[];
+  readonly seen: ViewName;
+  /** Height of the ground, where it is seen from the side. */
+  readonly ground?: number;
+  /** Outlines of the wheels, each with its hole where it is seen square on. */
+  readonly wheels: readonly string[];
   /** Outlines of the tubes. */
-  readonly paths: readonly string[];
+  readonly tubes: readonly string[];
 }
 
-/** The shadow of a plan: wheels as rings, the frame filled in. */
-export function silhouetteOf(plan: Plan, name: ViewName = 'side'): SilhouetteShape {
-  const view = fitView(vehicleExtent(plan, name), SILHOUETTE.width, SILHOUETTE.height, name, MARGIN);
+/** The shadow of a plan, from the side; from above where its frame lies flat. */
+export function silhouetteOf(plan: Plan): SilhouetteShape {
+  const seen: ViewName = isFlat(plan) ? 'plan' : 'side';
+  const view = fitView(vehicleExtent(plan, seen), SILHOUETTE.width, SILHOUETTE.height, seen, MARGIN);
   const cuts = new Map([...plan.cuts, ...plan.given].map((cut) => [cut.piece, cut]));
   return {
-    ground: view.y(0),
-    wheels: plan.stance.standing.map(({ id, centre, radius, width }) => {
-      const [x, y] = view.at(centre);
-      const thick = Math.max(2, Math.min(width, radius * 0.3) * view.scale);
-      return { id, x, y, radius: Math.max(1, radius * view.scale - thick / 2), thick };
-    }),
-    paths: plan.frame.pieces.flatMap((piece) => {
+    seen,
+    ...(seen === 'side' ? { ground: view.y(0) } : {}),
+    wheels: plan.stance.standing.map((wheel) => wheelPath(wheel, view)),
+    tubes: plan.frame.pieces.flatMap((piece) => {
       const cut = cuts.get(piece.id);
-      if (!cut) return [];
-      const points = pieceOutline(piece, cut, view).map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`);
-      return [`M${points.join('L')}Z`];
+      return cut ? [pathOf(pieceOutline(piece, cut, view))] : [];
     }),
   };
+}
+
+/** Whether its tubes rise so little, all together, that they hide behind each other from the side. */
+function isFlat({ frame }: Plan): boolean {
+  let [length, rise] = [0, 0];
+  for (const { start, end } of frame.pieces) {
+    length += Math.hypot(end[0] - start[0], end[1] - start[1], end[2] - start[2]);
+    rise += Math.abs(end[2] - start[2]);
+  }
+  return length > 0 && rise < FLAT * length;
+}
+
+function wheelPath(wheel: StandingWheel, view: View): string {
+  const outline = pathOf(wheelOutline(wheel, view));
+  return view.name === 'side'
+    ? outline + pathOf(wheelOutline({ ...wheel, radius: wheel.radius * HOLE }, view))
+    : outline;
 }

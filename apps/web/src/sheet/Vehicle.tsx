@@ -1,4 +1,3 @@
-import { polygonHull } from 'd3-polygon';
 import { memo } from 'react';
 import {
   findKind,
@@ -8,12 +7,12 @@ import {
   type Plan,
   type Points,
   type StandingWheel,
-  type Vector,
   centreLine,
 } from '@larchwood/core';
 import { FrameDrawing } from './FrameDrawing';
 import { pathOf, tenth } from './path';
-import type { Pixel, View } from './view';
+import type { View } from './view';
+import { wheelOutline } from './wheelOutline';
 
 interface Props {
   readonly plan: Plan;
@@ -136,34 +135,11 @@ function Wheels({ wheels, view }: { readonly wheels: readonly StandingWheel[]; r
 const nearness = ({ centre: [x, y, z] }: StandingWheel, { name }: View): number =>
   name === 'side' ? -y : name === 'plan' ? z : x;
 
-const ROUND = 72;
-
 /** A wheel's outline as a path: a circle where it is seen square on. */
 function wheelPath(wheel: StandingWheel, view: View): string {
   if (view.name !== 'side' || Math.abs(wheel.spindle[1]) < 0.9999) return pathOf(wheelOutline(wheel, view));
   const [[x, y], r] = [view.at(wheel.centre), tenth(wheel.radius * view.scale)];
   return `M${tenth(x) - r} ${tenth(y)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
-}
-
-/** Outline of a wheel taken as a plain cylinder, seen in the view: the hull of its two rims. */
-export function wheelOutline({ centre, spindle, radius, width }: StandingWheel, view: View): Pixel[] {
-  // Two directions square to the spindle: level, and up the wheel.
-  const flat = Math.hypot(spindle[0], spindle[1]);
-  const forward: Vector = [spindle[1] / flat, -spindle[0] / flat, 0];
-  const upward: Vector = [spindle[2] * forward[1], -spindle[2] * forward[0], flat];
-  const rim: [number, number][] = [];
-  for (const side of [-width / 2, width / 2])
-    for (let step = 0; step < ROUND; step += 1) {
-      const a = (step / ROUND) * 2 * Math.PI;
-      const [c, s] = [radius * Math.cos(a), radius * Math.sin(a)];
-      const [px, py] = view.at([
-        centre[0] + side * spindle[0] + c * forward[0] + s * upward[0],
-        centre[1] + side * spindle[1] + c * forward[1] + s * upward[1],
-        centre[2] + side * spindle[2] + c * forward[2] + s * upward[2],
-      ]);
-      rim.push([px, py]);
-    }
-  return polygonHull(rim) ?? rim;
 }
 
 /** Half widths of drawn parts, mm. */

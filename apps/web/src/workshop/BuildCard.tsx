@@ -36,7 +36,7 @@ export function BuildCard({ build, now }: { readonly build: BuildSummary; readon
         {look.data?.silhouette ? (
           <Silhouette
             shape={look.data.silhouette}
-            label={`${build.name}, from the right`}
+            label={`${build.name}, ${look.data.silhouette.seen === 'side' ? 'from the right' : 'from above'}`}
             className="h-32 w-full"
           />
         ) : (

@@ -42,7 +42,7 @@ describe('a stance started from its brief', () => {
     const { document, reasons } = briefed('kart', 'kart', { riders: [rider(1690), rider(1903, 'Tall')] });
     // 930 + (1903 - 1750) / 2 = 1006.5, to the next 5 mm.
     expect(document.stance.held.legRoom).toBe(1005);
-    expect(stanceMade(document).values.wheelbase).toBeCloseTo(60 + 1045 + 20, 9);
+    expect(stanceMade(document).values.wheelbase).toBeCloseTo(80 + 1045 + 20, 9);
     expect(reasons).toContainEqual({ where: 'legRoom', from: 'rider', name: 'Tall' });
   });
   it('fits by the legs where they were measured, not by the stature', () => {

@@ -12,8 +12,14 @@ export const USUAL_SEAT: BuildDocument['seat'] = {
 };
 
 /** Seat of a build just started. */
-export const seatOf = ({ lock }: StartingSet): BuildDocument['seat'] =>
-  lock === undefined ? USUAL_SEAT : { ...USUAL_SEAT, lock };
+export const seatOf = ({
+  lock = USUAL_SEAT.lock,
+  riderGap = USUAL_SEAT.gaps.rider,
+}: StartingSet): BuildDocument['seat'] => ({
+  ...USUAL_SEAT,
+  lock,
+  gaps: { ...USUAL_SEAT.gaps, rider: riderGap },
+});
 
 /** A starting set's lumps as a document holds them. */
 export const lumpsOf = (lumps: readonly SetLump[]): Lump[] =>

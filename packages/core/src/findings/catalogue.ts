@@ -165,7 +165,7 @@ const CATALOGUE: Words = {
   }),
   'front-share': ({ fixed }) => ({
     title: 'Weight on the front wheels outside the usual band',
-    text: `${fixed('share', 0, 100)} %; usual is ${fixed('low', 0, 100)} to ${fixed('high', 0, 100)} %.`,
+    text: `${fixed('share', 1, 100)} %; usual is ${fixed('low', 0, 100)} to ${fixed('high', 0, 100)} %.`,
     remedies: ['Move the seat', 'Keep it if it is meant'],
   }),
   ...FRAME_WORDS,

@@ -204,6 +204,8 @@ export interface StartingSet {
   readonly ease?: readonly Ease[];
   /** Steering lock to each side, degrees, where it is not the usual one. */
   readonly lock?: number;
+  /** Least gap wanted of a rider, mm, where it is not the usual one. */
+  readonly riderGap?: number;
   /** What the vehicle carries besides its tubes and riders, until it is weighed. */
   readonly lumps: readonly SetLump[];
   /** Options for the layout that makes the first frame. */

@@ -250,7 +250,7 @@ describe('hold and follow', () => {
   it('leg room can decide a kart’s wheelbase, and the wheelbase the leg room', () => {
     const build = made('kart', 'kart');
     const longer = stanceMade(holding(build, { ...build.stance.held, legRoom: 1000 }));
-    expect(longer.values.wheelbase).toBeCloseTo(1120, 9);
+    expect(longer.values.wheelbase).toBeCloseTo(1140, 9);
     expect(releases(kindOf('kart'), longer.state, longer.held, 'wheelbase').map(({ id }) => id)).toEqual([
       'pedalsAhead',
       'seatAhead',

@@ -106,10 +106,10 @@ describe('bicycle stance', () => {
     const crownUp = Math.sqrt(383 ** 2 - 47 ** 2);
     const axleUp = trail(339, 72.5, 47) * Math.cos(H) + 339 * Math.sin(H);
     const up = axleUp + crownUp + 12 + 150;
-    const groundX = bbX + 380 + up * Math.cos(H);
+    const groundX = bbX + 390 + up * Math.cos(H);
     expect(v.wheelbase).toBeCloseTo(groundX - trail(339, 72.5, 47), 6);
     expect(v.stack).toBeCloseTo(up * Math.sin(H) - (339 - 70), 6);
-    expect(v.effectiveTopTube).toBeCloseTo(380 + v.stack! / Math.tan((73 * Math.PI) / 180), 6);
+    expect(v.effectiveTopTube).toBeCloseTo(390 + v.stack! / Math.tan((73 * Math.PI) / 180), 6);
     expect(v.frontCentre).toBeCloseTo(Math.hypot(v.wheelbase! - bbX, 339 - 269), 6);
     // The drawn points lie where the dimensions say.
     const at = (name: string) => ({ x: p[name]![0], z: p[name]![2] });
@@ -166,7 +166,7 @@ describe('bicycle stance', () => {
           rearmost = Math.min(rearmost, q[0] + p.axisGround![0]);
       }
     }
-    const toe = { x: p.bottomBracket![0] + 170 + 100, z: v.bottomBracketHeight! };
+    const toe = { x: p.bottomBracket![0] + 165 + 100, z: v.bottomBracketHeight! };
     expect(toeClearance(steered[0]!, toe)).toBeCloseTo(rearmost - toe.x, 0);
     expect(v.toeClearance).toBeCloseTo(toeClearance(steered[0]!, toe), 9);
   });

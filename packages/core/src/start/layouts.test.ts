@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
+import { clearanceFindings, clearancesOf } from '../clearance/sweep.js';
 import { changeBrief } from '../document/brief.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { layoutOffer, layoutOffers } from './layouts.js';
@@ -10,7 +11,12 @@ describe.each(EVERY_SET)('%s, %s', (kind, set) => {
     const build = made(kind, set);
     const offers = layoutOffers(build);
     expect(offers[0]!.refused).toBeUndefined();
-    expect(planMade(build).findings.filter(({ severity }) => severity !== 'note')).toEqual([]);
+    const plan = planMade(build);
+    const all = [...plan.findings, ...clearanceFindings(clearancesOf(build, plan))];
+    expect(all.filter(({ severity }) => severity !== 'note')).toEqual([]);
+    // Of a good default only what lies in the vehicle's nature is outside the usual.
+    const outside = all.filter(({ code }) => ['outside-band', 'saddle-rule', 'front-share'].includes(code));
+    expect(outside.map(({ code }) => code)).toEqual(set === 'ladder' ? ['front-share'] : []);
     for (const { refused, made: frame } of offers) {
       const stops = frame?.plan.findings.filter(
         ({ severity, where }) => severity === 'stop' && ['tubes', 'joints'].includes(where.station),

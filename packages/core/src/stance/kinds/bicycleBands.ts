@@ -7,7 +7,7 @@ export const BICYCLE_BANDS: Bands = {
     headAngle: band('road bicycle', 71, 74, PRACTICE),
     trail: band('road bicycle', 50, 65, PRACTICE),
     wheelFlop: band('road bicycle', 13, 20),
-    wheelbase: band('road bicycle', 970, 1020),
+    wheelbase: band('road bicycle', 970, 1030),
     chainstayLength: band('road bicycle', 405, 435),
     bottomBracketHeight: band('road bicycle', 262, 280),
     seatTubeAngle: band('road bicycle', 72, 74.5),

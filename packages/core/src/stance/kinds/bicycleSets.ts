@@ -1,5 +1,5 @@
 import type { StartingSet } from '../dimension.js';
-import { PEDALLED_EASE, PEDALLED_FIT, RIGID } from './groups.js';
+import { PEDALLED_EASE, PEDALLED_FIT, PEDALLED_GAP, RIGID } from './groups.js';
 import { bicycleLumps, cargo, luggage } from './lumps.js';
 
 /** Starting stances: plausible, not rules [common practice, from memory]. Lengths mm, angles degrees. */
@@ -12,6 +12,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     bands: 'road',
     fit: PEDALLED_FIT,
     ease: PEDALLED_EASE,
+    riderGap: PEDALLED_GAP,
     lumps: bicycleLumps(1.3, 1.8),
     held: {
       headAngle: 72.5,
@@ -23,13 +24,13 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       bottomBracketDrop: 70,
       seatTubeAngle: 73,
       seatTubeLength: 540,
-      reach: 380,
-      crankLength: 170,
+      reach: 390,
+      crankLength: 165,
       toeAllowance: 100,
       saddleHeight: 725,
       saddleBack: 10,
       trunkLean: 47,
-      barReach: 140,
+      barReach: 127,
       barRise: 45,
       barWidth: 420,
       ...RIGID,
@@ -43,6 +44,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     bands: 'touring',
     fit: PEDALLED_FIT,
     ease: PEDALLED_EASE,
+    riderGap: PEDALLED_GAP,
     lumps: bicycleLumps(1.6, 2.3, luggage),
     held: {
       headAngle: 72,
@@ -54,13 +56,13 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       bottomBracketDrop: 75,
       seatTubeAngle: 72.5,
       seatTubeLength: 560,
-      reach: 385,
+      reach: 392,
       crankLength: 172.5,
       toeAllowance: 100,
       saddleHeight: 725,
       saddleBack: 10,
       trunkLean: 52,
-      barReach: 115,
+      barReach: 108,
       barRise: 55,
       barWidth: 440,
       ...RIGID,
@@ -74,6 +76,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     bands: 'trail',
     fit: PEDALLED_FIT,
     ease: PEDALLED_EASE,
+    riderGap: PEDALLED_GAP,
     lumps: bicycleLumps(2.0, 2.5),
     held: {
       headAngle: 67.5,
@@ -105,6 +108,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     bands: 'smallWheel',
     fit: PEDALLED_FIT,
     ease: PEDALLED_EASE,
+    riderGap: PEDALLED_GAP,
     lumps: bicycleLumps(1.2, 1.7),
     frame: {
       topTubeBelowSeat: 215,
@@ -140,6 +144,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     bands: 'cruiser',
     fit: PEDALLED_FIT,
     ease: PEDALLED_EASE,
+    riderGap: PEDALLED_GAP,
     lumps: bicycleLumps(2.2, 2.8),
     held: {
       headAngle: 62,
@@ -157,8 +162,8 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       saddleHeight: 690,
       saddleBack: 20,
       trunkLean: 80,
-      barReach: -390,
-      barRise: 260,
+      barReach: -350,
+      barRise: 300,
       barWidth: 620,
       ...RIGID,
     },
@@ -171,6 +176,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     bands: 'longTail',
     fit: PEDALLED_FIT,
     ease: PEDALLED_EASE,
+    riderGap: PEDALLED_GAP,
     lumps: [...bicycleLumps(2, 2.8), cargo('Load on the deck', 30, 'rearAxle', [60, 0, 420])],
     held: {
       headAngle: 70.5,
@@ -188,7 +194,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       saddleHeight: 715,
       saddleBack: 10,
       trunkLean: 56,
-      barReach: 40,
+      barReach: 37,
       barRise: 60,
       barWidth: 620,
       ...RIGID,
@@ -204,6 +210,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
     // The head tube in front of the box does not grow with the rider.
     fit: PEDALLED_FIT.filter(({ dimension }) => dimension !== 'headTubeLength'),
     ease: PEDALLED_EASE,
+    riderGap: PEDALLED_GAP,
     lumps: [...bicycleLumps(1.6, 2.6), cargo('Load in the box', 40, 'frontAxle', [-520, 0, 160])],
     held: {
       headAngle: 70,
@@ -221,7 +228,7 @@ export const BICYCLE_SETS: readonly StartingSet[] = [
       saddleHeight: 715,
       saddleBack: 10,
       trunkLean: 58,
-      barReach: -950,
+      barReach: -840,
       barRise: 410,
       barWidth: 640,
       ...RIGID,

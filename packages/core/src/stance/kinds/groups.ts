@@ -115,6 +115,8 @@ export const saddleEase = (slot: 'middle' | 'rear'): Ease => ({
   value: 158,
 });
 export const PEDALLED_EASE: readonly Ease[] = [{ dimension: 'trunkLean', angle: 'elbowAngle', value: 158 }];
+/** Least gap of a rider on a bicycle, mm: heels pass the stays closely. Common practice, no source. */
+export const PEDALLED_GAP = 10;
 export const SEATED_FIT: readonly Fit[] = [
   { dimension: 'legRoom', rider: 'tallest', perStature: LEG_ROOM, legs: true },
 ];

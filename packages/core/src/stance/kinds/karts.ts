@@ -95,7 +95,7 @@ const KART_SETS: readonly StartingSet[] = [
       noseHeight: 45,
       rearOverhang: 90,
       tailHeight: 45,
-      seatAhead: 290,
+      seatAhead: 310,
       seatHeight: 55,
       legRoom: 930,
       pedalHeight: 225,

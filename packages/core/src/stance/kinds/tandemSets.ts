@@ -1,6 +1,14 @@
 import type { Bands, StartingSet } from '../dimension.js';
 import { band } from './bands.js';
-import { PEDALLED_EASE, PEDALLED_FIT, RIGID, saddleOf, saddleEase, seatTubeOf } from './groups.js';
+import {
+  PEDALLED_EASE,
+  PEDALLED_FIT,
+  PEDALLED_GAP,
+  RIGID,
+  saddleOf,
+  saddleEase,
+  seatTubeOf,
+} from './groups.js';
 import { bicycleLumps, frameLump } from './lumps.js';
 
 export const TANDEM_BANDS: Bands = {
@@ -43,7 +51,7 @@ const COMMON = {
   saddleHeight: 725,
   saddleBack: 10,
   trunkLean: 52,
-  barReach: 95,
+  barReach: 82,
   barRise: 50,
   barWidth: 440,
   ...RIGID,
@@ -68,9 +76,10 @@ export const TANDEM_SETS: readonly StartingSet[] = [
     wheels: WHEELS,
     bands: 'tandem',
     fit: [...PEDALLED_FIT, seatTubeOf('rearSeatTubeLength', 1), saddleOf('rearSaddleHeight', 1)],
+    riderGap: PEDALLED_GAP,
     ease: [...PEDALLED_EASE, saddleEase('rear')],
     lumps: [...bicycleLumps(1.9, 2.6), frameLump(5.5, 'bottomBracket', [-300, 0, 250])],
-    held: { ...COMMON, ...behind('rear', 670), wheelbase: 1745 },
+    held: { ...COMMON, ...behind('rear', 670), wheelbase: 1758 },
   },
 ];
 export const TRIPLET_SETS: readonly StartingSet[] = [
@@ -87,6 +96,7 @@ export const TRIPLET_SETS: readonly StartingSet[] = [
       seatTubeOf('rearSeatTubeLength', 2),
       saddleOf('rearSaddleHeight', 2),
     ],
+    riderGap: PEDALLED_GAP,
     ease: [...PEDALLED_EASE, saddleEase('middle'), saddleEase('rear')],
     lumps: [...bicycleLumps(2.1, 2.9), frameLump(8.5, 'bottomBracket', [-650, 0, 250])],
     held: {
@@ -96,7 +106,7 @@ export const TRIPLET_SETS: readonly StartingSet[] = [
       cockpit: 690,
       secondCockpit: 690,
       middleSeatTubeLength: 500,
-      wheelbase: 2420,
+      wheelbase: 2428,
     },
   },
 ];
