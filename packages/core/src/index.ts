@@ -127,7 +127,7 @@ export { workOf, type Working } from './fixture/working.js';
 export { makeUps, type MakeUp } from './fixture/makeUp.js';
 export { study, type Spread, type Study } from './fixture/study.js';
 export { summaryOf, type SchoolSummary } from './fixture/compare.js';
-export { cellText, displayOf, readingText, scaleDisplay } from './fixture/readingText.js';
+export { cellText, checkText, displayOf, readingText, scaleDisplay, toleranceText } from './fixture/readingText.js';
 export { PROFILE_SUFFIX, profileText, readProfile, readProfileText } from './fixture/profile.js';
 export { cornersOf, solidOutline, type Solid } from './fixture/solids.js';
 export type { Finding, Severity, Station } from './findings/finding.js';

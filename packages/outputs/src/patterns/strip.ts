@@ -47,7 +47,7 @@ const TAB = 6;
 const TOP = 3;
 const KEEP_SEAM_OFF = 25;
 /** Words keep off the match line and the paper's edges; mm. */
-const OFF_MATCH = 2;
+const OFF_MATCH = 2.6;
 const OFF_LEFT_OF_MATCH = 5;
 const OFF_EDGE = 1.5;
 
