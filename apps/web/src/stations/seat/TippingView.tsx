@@ -23,7 +23,7 @@ export function TippingView({ plan }: { readonly plan: Plan }) {
       role="group"
       aria-label="Tipping limits"
     >
-      <div className="min-h-72 flex-1">
+      <div className="min-h-72 flex-1 print:min-h-0">
         {tipping.polar.length > 0 ? (
           <Polar plan={plan} tipping={tipping} />
         ) : (
@@ -52,11 +52,11 @@ function Polar({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tippi
     .curve(curveLinearClosed);
   const { at: cg } = plan.mass.laden;
   return (
-    <div ref={frame} className="relative h-full min-h-72">
+    <div ref={frame} className="relative h-full min-h-72 print:h-auto print:min-h-0">
       <svg
         width={width}
         height={height}
-        className="absolute inset-0"
+        className="absolute inset-0 print:static"
         role="img"
         aria-label={`Tipping limit against direction: ${tipping.sideways?.toFixed(2)} g sideways, ${tipping.braking.toFixed(2)} g forwards, ${tipping.driving.toFixed(2)} g rearwards`}
       >
@@ -139,11 +139,11 @@ function Lean({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tippin
   const crown = first ? crownAt(plan.stance, first.at[0]) : 0;
   const [cx, cy] = view.at([0, 0, crown]);
   return (
-    <div ref={frame} className="relative h-full min-h-72">
+    <div ref={frame} className="relative h-full min-h-72 print:h-auto print:min-h-0">
       <svg
         width={width}
         height={height}
-        className="absolute inset-0"
+        className="absolute inset-0 print:static"
         role="img"
         aria-label={
           first ? `Leans ${formatAngle(first.lean, 0)} until the ${first.name} touches` : 'Nothing touches'
