@@ -1,19 +1,20 @@
-/** Arrows point one way: core <- contract, outputs <- server, headless, web. */
+/** Arrows point one way: format <- core <- contract, outputs <- server, headless, web. */
 const never = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    never('core-knows-nobody', '^packages/core/', '^(apps|packages/(contract|outputs))/'),
+    never('format-knows-nobody', '^packages/format/', '^(apps|packages/(core|contract|outputs))/'),
+    never('core-knows-the-format-only', '^packages/core/', '^(apps|packages/(contract|outputs))/'),
     never('contract-knows-core-only', '^packages/contract/', '^(apps|packages/outputs)/'),
     never('outputs-know-core-only', '^packages/outputs/', '^(apps|packages/contract)/'),
     never('server-not-web', '^apps/server/', '^apps/(web|headless)/'),
     never('web-not-server', '^apps/web/', '^apps/(server|headless)/'),
     {
       name: 'core-is-pure',
-      comment: 'The core computes: no Node, no browser, no framework.',
+      comment: 'Format and core compute: no Node, no browser, no framework.',
       severity: 'error',
-      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      from: { path: '^packages/(core|format)/src', pathNot: '\\.test\\.ts$' },
       to: { path: '^(node:|fs$|path$)|node_modules/(react|@nestjs|@mikro-orm|express|three|d3)' },
     },
     {

@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { readDocumentText, type BuildDocument } from '@larchwood/core';
+import { readDocumentText } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 
 const demo = new URL('../demo/', import.meta.url);
 

@@ -1,11 +1,5 @@
-import {
-  castEdge,
-  planBuild,
-  type BuildDocument,
-  type Plan,
-  type Surface,
-  type Vector,
-} from '@larchwood/core';
+import { castEdge, planBuild, type Plan, type Surface, type Vector } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { bodyLeft, loadSolids } from '../testing/solids.js';
 import { roundOutline } from '../testing/outlines.js';
 import { demoBuilds, median, medians } from './demo.js';

@@ -1,13 +1,5 @@
-import {
-  clearancesOf,
-  findKind,
-  fitRange,
-  planBuild,
-  releases,
-  stanceOf,
-  without,
-  type BuildDocument,
-} from '@larchwood/core';
+import { clearancesOf, findKind, fitRange, planBuild, releases, stanceOf, without } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { demoBuilds, median } from './demo.js';
 
 /** Median and 95th percentile of `work`, once warm; ms. Each round changes a held dimension, so that nothing is the same. */

@@ -1,12 +1,6 @@
 import { writeFileSync } from 'node:fs';
-import {
-  createBuild,
-  documentText,
-  planBuild,
-  seatAtEase,
-  type BuildDocument,
-  type CreateOptions,
-} from '@larchwood/core';
+import { createBuild, planBuild, seatAtEase, type CreateOptions } from '@larchwood/core';
+import { documentText, type BuildDocument } from '@larchwood/format';
 
 /** Writes the demo workshop's documents. Alder Yard, its riders and its builds are made up. */
 interface Demo {

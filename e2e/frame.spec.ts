@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import type { BuildDocument, Member } from '@larchwood/core';
+import type { BuildDocument, Member } from '@larchwood/format';
 import { contentOf, exported, newBrief, saved, station, violations } from './helpers.js';
 
 const panel = (page: Page) => page.getByRole('complementary', { name: 'Tubes' });

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { expect, type Download, type Page } from '@playwright/test';
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 
 /** Makes a build by the dialog, as a user does, and leaves it open at its brief. */
 export async function newBrief(

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { measurePdf, span } from '../testing/measurePdf.js';
 import { contentOf, exported, following, hold, ledger, newBuild, saved, station } from './helpers.js';
 

@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs';
-import { BuildSchema, PlanFileSchema } from '@larchwood/core';
+import { PlanFileSchema } from '@larchwood/core';
+import { BuildSchema } from '@larchwood/format';
 
 /** Publishes the JSON Schemas of a build and of a plan beside their descriptions. */
 for (const schema of [BuildSchema, PlanFileSchema])

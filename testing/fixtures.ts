@@ -1,14 +1,5 @@
-import {
-  findSchool,
-  standardProfile,
-  workOf,
-  type BuildDocument,
-  type Profile,
-  type SchoolId,
-  type Setting,
-  type Plan,
-  type Working,
-} from '@larchwood/core';
+import { findSchool, standardProfile, workOf, type Setting, type Plan, type Working } from '@larchwood/core';
+import type { BuildDocument, Profile, SchoolId } from '@larchwood/format';
 import { planMade } from './made.js';
 
 /** A build that is held in a school, with a profile of its own where one is given. */

@@ -4,12 +4,12 @@ import {
   planBuild,
   readDocument,
   stanceOf,
-  type BuildDocument,
   type CreateOptions,
   type Plan,
   type Result,
   type Stance,
 } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 
 /** Every starting set of every kind. */
 export const EVERY_SET = KINDS.flatMap((kind) => kind.startingSets.map((set) => [kind.id, set.id] as const));

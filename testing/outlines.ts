@@ -1,4 +1,5 @@
-import { outlineOf, type Outline, type Section } from '@larchwood/core';
+import { outlineOf, type Outline } from '@larchwood/core';
+import type { Section } from '@larchwood/format';
 
 /** The outline of a round tube of a radius and a wall, mm. */
 export function roundOutline(radius: number, wall: number): Outline {

@@ -1,4 +1,5 @@
-import type { BuildDocument, Member, Section, Vector } from '@larchwood/core';
+import type { Vector } from '@larchwood/core';
+import type { BuildDocument, Member, Section } from '@larchwood/format';
 import { made } from './made.js';
 
 /** A tube of a made-up frame: corners in mm, the first and the last its ends. */

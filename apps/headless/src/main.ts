@@ -8,10 +8,10 @@ import {
   planBuild,
   planText,
   readDocumentText,
-  type BuildDocument,
   type FixtureDetails,
   type Plan,
 } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import {
   cutListCsv,
   frameGltf,

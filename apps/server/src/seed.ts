@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { MikroORM, RequestContext } from '@mikro-orm/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { FILE_SUFFIX } from '@larchwood/core';
+import { FILE_SUFFIX } from '@larchwood/format';
 import { BuildsService } from './builds/builds.service.js';
 import { BuildEntity } from './database/entities.js';
 

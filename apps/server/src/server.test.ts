@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import Database from 'libsql';
-import { BuildSchema, findSchool, KINDS, standardProfile, without } from '@larchwood/core';
+import { findSchool, KINDS, standardProfile, without } from '@larchwood/core';
+import { BuildSchema } from '@larchwood/format';
 import type {
   BuildSummary,
   Problem,

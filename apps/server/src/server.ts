@@ -6,7 +6,7 @@ import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
-import { LARGEST_DOCUMENT } from '@larchwood/core';
+import { LARGEST_DOCUMENT } from '@larchwood/format';
 import { AppModule } from './app.module.js';
 import { ProblemFilter } from './problem.filter.js';
 

@@ -1,4 +1,4 @@
-import { KINDS, PRINTABLE } from '@larchwood/core';
+import { KIND_IDS, LIMITS, LONGEST, PRINTABLE, type Limits } from '@larchwood/format';
 import {
   IsIn,
   IsInt,
@@ -14,17 +14,17 @@ import {
 
 const BLANK = /\S/;
 const CONTROL = { message: 'A name holds no line ends, tabs or other control characters.' };
-const NAME_LENGTH = 'Give the build a name of 1 to 120 characters.';
+const NAME_LENGTH = `Give the build a name of 1 to ${LONGEST.name} characters.`;
 
 /** A new build from a starting set. Also the form's own check. */
 export class CreateBuildRequest {
   @IsString()
-  @Length(1, 120, { message: NAME_LENGTH })
+  @Length(1, LONGEST.name, { message: NAME_LENGTH })
   @Matches(BLANK, { message: NAME_LENGTH })
   @Matches(new RegExp(PRINTABLE, 'u'), CONTROL)
   name!: string;
 
-  @IsIn(KINDS.map((kind) => kind.id), { message: 'Choose a kind of vehicle.' })
+  @IsIn(KIND_IDS, { message: 'Choose a kind of vehicle.' })
   kind!: string;
 
   @IsString()
@@ -48,7 +48,7 @@ export class SaveBuildRequest {
 
 export class RenameBuildRequest {
   @IsString()
-  @Length(1, 120, { message: NAME_LENGTH })
+  @Length(1, LONGEST.name, { message: NAME_LENGTH })
   @Matches(BLANK, { message: NAME_LENGTH })
   @Matches(new RegExp(PRINTABLE, 'u'), CONTROL)
   name!: string;
@@ -60,7 +60,9 @@ export class RestoreRevisionRequest {
   revision!: number;
 }
 
-const Measure = (low: number, high: number, unit = 'mm'): PropertyDecorator => {
+const RIDER_NAME = `Give the rider a name of 1 to ${LONGEST.name} characters.`;
+
+const Measure = ([low, high]: Limits, unit = 'mm'): PropertyDecorator => {
   const message = `$property lies between ${low} and ${high} ${unit}.`;
   const parts = [IsNumber({}, { message }), Min(low, { message }), Max(high, { message })];
   return (target, key) => parts.forEach((part) => part(target, key));
@@ -69,42 +71,42 @@ const Measure = (low: number, high: number, unit = 'mm'): PropertyDecorator => {
 /** A rider of the workshop's list. Lengths in mm, mass in kg; what is not measured is left out. */
 export class SaveRiderRequest {
   @IsString()
-  @Length(1, 120, { message: 'Give the rider a name of 1 to 120 characters.' })
-  @Matches(BLANK, { message: 'Give the rider a name of 1 to 120 characters.' })
+  @Length(1, LONGEST.name, { message: RIDER_NAME })
+  @Matches(BLANK, { message: RIDER_NAME })
   name!: string;
 
-  @Measure(500, 2500)
+  @Measure(LIMITS.rider.stature)
   stature!: number;
 
-  @Measure(5, 300, 'kg')
+  @Measure(LIMITS.rider.mass, 'kg')
   mass!: number;
 
   @IsOptional()
-  @Measure(150, 1400)
+  @Measure(LIMITS.rider.inseam)
   inseam?: number;
 
   @IsOptional()
-  @Measure(20, 1000)
+  @Measure(LIMITS.rider.segment)
   thigh?: number;
 
   @IsOptional()
-  @Measure(20, 1000)
+  @Measure(LIMITS.rider.segment)
   shank?: number;
 
   @IsOptional()
-  @Measure(20, 1000)
+  @Measure(LIMITS.rider.segment)
   ankleHeight?: number;
 
   @IsOptional()
-  @Measure(20, 1000)
+  @Measure(LIMITS.rider.segment)
   trunk?: number;
 
   @IsOptional()
-  @Measure(20, 1000)
+  @Measure(LIMITS.rider.segment)
   upperArm?: number;
 
   @IsOptional()
-  @Measure(20, 1000)
+  @Measure(LIMITS.rider.segment)
   forearm?: number;
 }
 

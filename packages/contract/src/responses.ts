@@ -1,4 +1,4 @@
-import type { BuildDocument, Fault, Profile, Rider } from '@larchwood/core';
+import type { BuildDocument, Fault, Profile, Rider } from '@larchwood/format';
 
 export interface BuildSummary {
   readonly id: string;

@@ -23,11 +23,8 @@ export {
 } from './units/mass.js';
 export { sectionText, sectionLabel } from './frame/sectionText.js';
 export * from './vector/vector.js';
-export * from './document/schema.js';
-export { readDocument, readDocumentText, LARGEST_DOCUMENT, type ReadResult } from './document/read.js';
-export type { Fault } from './document/faults.js';
-export { documentFileName, documentText, fileStem } from './document/fileName.js';
-export { createBuild, frameFromLayout, frameMadeAgain, type CreateOptions } from './document/create.js';
+export { readDocument, readDocumentText } from './start/read.js';
+export { createBuild, frameFromLayout, frameMadeAgain, type CreateOptions } from './start/create.js';
 export * from './stance/dimension.js';
 export * from './stance/singleTrack.js';
 export { parseTyreMarking } from './stance/tyres.js';
@@ -50,7 +47,7 @@ export {
   startFromBrief,
   type BriefStart,
   type Reason,
-} from './document/brief.js';
+} from './start/brief.js';
 export { stanceOf, type Stance, type StanceResult } from './stance/stance.js';
 export { KINDS, findKind } from './stance/kinds/registry.js';
 export { MATERIALS, findMaterial, type Material } from './frame/materials.js';
@@ -127,7 +124,14 @@ export { workOf, type Working } from './fixture/working.js';
 export { makeUps, type MakeUp } from './fixture/makeUp.js';
 export { study, type Spread, type Study } from './fixture/study.js';
 export { summaryOf, type SchoolSummary } from './fixture/compare.js';
-export { cellText, checkText, displayOf, readingText, scaleDisplay, toleranceText } from './fixture/readingText.js';
+export {
+  cellText,
+  checkText,
+  displayOf,
+  readingText,
+  scaleDisplay,
+  toleranceText,
+} from './fixture/readingText.js';
 export { PROFILE_SUFFIX, profileText, readProfile, readProfileText } from './fixture/profile.js';
 export { cornersOf, solidOutline, type Solid } from './fixture/solids.js';
 export type { Finding, Severity, Station } from './findings/finding.js';
@@ -155,7 +159,7 @@ export type { Feet, Hands, PostureName, RiderPlace, Seat } from './rider/place.j
 export { massOf, lumpAt, SET_MASS, type Laden, type MassModel, type MassPart } from './mass/mass.js';
 export { contactsOf, frontShare, wheelLoads, type Contact, type WheelLoad } from './mass/loads.js';
 export { scaleReadings, weighed, type ScaleFault, type ScalesResult } from './mass/scales.js';
-export { USUAL_SEAT, lumpsOf } from './document/seat.js';
+export { USUAL_SEAT, lumpsOf } from './start/seat.js';
 export {
   CHANGE,
   FRICTION,

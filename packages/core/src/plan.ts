@@ -1,4 +1,4 @@
-import type { BuildDocument } from './document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import type { Finding } from './findings/finding.js';
 import { fixtureOf } from './fixture/fixture.js';
 import type { Fixture } from './fixture/setting.js';

@@ -1,4 +1,4 @@
-import type { SheetSize } from '@larchwood/core';
+import type { SheetSize } from '@larchwood/format';
 import { label, path, rimOf, type Mark, type Point } from './drawing.js';
 import { shortened } from './text/measure.js';
 

@@ -1,7 +1,8 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- an ambient module has no name to import
 /// <reference path="./lineclip.d.ts" />
 import { clipPolyline } from 'lineclip';
-import { lengthBothWays, type SheetSize } from '@larchwood/core';
+import { lengthBothWays } from '@larchwood/core';
+import type { SheetSize } from '@larchwood/format';
 import { label, path, placed, rimOf, type Drawing, type Mark, type Point } from './drawing.js';
 import {
   bar,

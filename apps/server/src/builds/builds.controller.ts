@@ -12,7 +12,7 @@ import {
   Put,
   Res,
 } from '@nestjs/common';
-import { BuildSchema, documentFileName, documentText } from '@larchwood/core';
+import { BuildSchema, documentFileName, documentText } from '@larchwood/format';
 import {
   CreateBuildRequest,
   RenameBuildRequest,

@@ -6,7 +6,8 @@ import {
   NotFoundException,
   UnprocessableEntityException,
 } from '@nestjs/common';
-import { createBuild, readDocument, type BuildDocument, type Fault } from '@larchwood/core';
+import { createBuild, readDocument } from '@larchwood/core';
+import type { BuildDocument, Fault } from '@larchwood/format';
 import type {
   BuildSummary,
   CreateBuildRequest,

@@ -1,5 +1,5 @@
 import { Entity, Index, JsonType, ManyToOne, PrimaryKey, Property, Unique } from '@mikro-orm/core';
-import type { BuildDocument, Profile, Rider } from '@larchwood/core';
+import type { BuildDocument, Profile, Rider } from '@larchwood/format';
 
 /** A build: its newest document, and the number of that revision for optimistic locking. */
 @Entity({ tableName: 'build' })

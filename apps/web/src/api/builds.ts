@@ -5,7 +5,7 @@ import type {
   StoredBuild,
   StoredRevision,
 } from '@larchwood/contract';
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { request } from './client';
 
 export const builds = {

@@ -1,5 +1,5 @@
 import type { StoredProfile } from '@larchwood/contract';
-import type { Profile } from '@larchwood/core';
+import type { Profile } from '@larchwood/format';
 import { request } from './client';
 
 export const profiles = {

@@ -1,7 +1,7 @@
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { memo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { documentFileName, documentText, type BuildDocument } from '@larchwood/core';
+import { documentFileName, documentText, type BuildDocument } from '@larchwood/format';
 import { Button, IconButton } from '../parts/Button';
 import { Choice } from '../parts/Choice';
 import { download } from '../parts/download';

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { ReadingStrip } from '../readings/ReadingStrip';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { StoredBuild } from '@larchwood/contract';
-import { findKind, type BuildDocument } from '@larchwood/core';
+import { findKind } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { Button } from '../parts/Button';
 import { Dialog } from '../parts/Dialog';
 import { Measure } from '../parts/Figure';

@@ -3,7 +3,8 @@ import { useCallback, useMemo, useState, useSyncExternalStore, type ReactNode } 
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
-import { findKind, planBuild, type BuildDocument } from '@larchwood/core';
+import { findKind, planBuild } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { ClearancesProvider } from '../stations/seat/clearances';
 import { ConflictDialog } from './ConflictDialog';

@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
-import type { BuildDocument, Kind, Plan, Refusal, Result } from '@larchwood/core';
+import type { Kind, Plan, Refusal, Result } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import type { StoredBuild } from '@larchwood/contract';
 import type { SaveState } from './useAutosave';
 

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 
 /** Documents before and after the present one. */
 export interface History {

@@ -2,12 +2,12 @@ import {
   failure,
   planBuild,
   success,
-  type BuildDocument,
   type Plan,
   type PlanResult,
   type Refusal,
   type Result,
 } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { begin, edited, redone, settled, undone, type History } from './history';
 
 /** The open document with its plan, at one moment. */

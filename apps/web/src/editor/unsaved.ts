@@ -1,4 +1,5 @@
-import { readDocument, type BuildDocument } from '@larchwood/core';
+import { readDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 
 /** Edits that have not reached the server yet, kept in this browser until they have. */
 export interface Unsaved {

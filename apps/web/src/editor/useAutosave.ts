@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { StoredBuild } from '@larchwood/contract';
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { forgetUnsaved, keepUnsaved } from './unsaved';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { chooseSection, readDocument, type BuildDocument } from '@larchwood/core';
+import { chooseSection, readDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { made } from '../../../../testing/made.js';
 import { changeProfile } from '../stations/fixture/changes';
 import { changeEnd, moveNode, offsetNode, shiftNode } from './changes';

@@ -1,13 +1,5 @@
-import {
-  withAnchor,
-  withEnd,
-  withMember,
-  type Anchor,
-  type BuildDocument,
-  type Change,
-  type End,
-  type Member,
-} from '@larchwood/core';
+import { withAnchor, withEnd, withMember, type Change } from '@larchwood/core';
+import type { Anchor, BuildDocument, End, Member } from '@larchwood/format';
 
 export const changeMember =
   (id: string, part: Partial<Member>): Change =>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { BuildDocument, Frame, Result } from '@larchwood/core';
+import type { Frame, Result } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { useEditor } from '../editor/editor';
 
 export type FrameCommand = (document: BuildDocument, frame: Frame) => Result<BuildDocument>;

@@ -4,12 +4,12 @@ import {
   nameInText,
   releases,
   stanceOf,
-  type BuildDocument,
   type Dimension,
   type Kind,
   type Release,
   type Stance,
 } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { useEditor } from '../editor/editor';
 import { Button } from '../parts/Button';
 import { Measure } from '../parts/Figure';

@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { failure, success, type Result } from '@larchwood/core';
+import { LONGEST } from '@larchwood/format';
 import { useFields } from '../editor/editor';
 
 interface Props {
@@ -21,7 +22,7 @@ export function TextField({
   value,
   onCommit,
   required = false,
-  most = 120,
+  most = LONGEST.name,
   placeholder,
   className = '',
 }: Props) {

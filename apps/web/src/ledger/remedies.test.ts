@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { BuildDocument, ShelfItem } from '@larchwood/core';
+import type { BuildDocument, ShelfItem } from '@larchwood/format';
 import { made, planMade } from '../../../../testing/made.js';
 import { exchangeHeld } from '../stations/stance/hold';
 import { remedyOf } from './remedies';

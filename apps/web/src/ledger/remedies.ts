@@ -1,11 +1,5 @@
-import {
-  findKind,
-  otherSolutions,
-  releases,
-  stanceOf,
-  type BuildDocument,
-  type Finding,
-} from '@larchwood/core';
+import { findKind, otherSolutions, releases, stanceOf, type Finding } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { exchangeHeld, holdDimension, setWheel } from '../stations/stance/hold';
 
 export interface Remedy {

@@ -1,4 +1,4 @@
-import type { Fault } from '@larchwood/core';
+import type { Fault } from '@larchwood/format';
 import { Dialog } from './Dialog';
 
 export interface RefusedFile {

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { LONGEST } from '@larchwood/format';
 
 interface Props {
   readonly label: string;
@@ -13,7 +14,7 @@ interface Props {
 /** A build's name, changed where it stands. A name that cannot be stays in the field with the reason; Escape gives it up. */
 export function NameField({ label, name, onName, onLeave, autoFocus = false, className = '' }: Props) {
   const [typed, setTyped] = useState<string>();
-  const bad = typed !== undefined && (typed.trim() === '' || typed.length > 120);
+  const bad = typed !== undefined && (typed.trim() === '' || typed.length > LONGEST.name);
   const take = () => {
     if (bad) return;
     if (typed !== undefined && typed.trim() !== name) onName(typed.trim());
@@ -40,7 +41,7 @@ export function NameField({ label, name, onName, onLeave, autoFocus = false, cla
       />
       {bad && (
         <span role="alert" className="text-[12px] text-brick">
-          A name has 1 to 120 characters.
+          A name has 1 to {LONGEST.name} characters.
         </span>
       )}
     </span>

@@ -1,4 +1,5 @@
-import type { BuildDocument, Finding, Plan } from '@larchwood/core';
+import type { Finding, Plan } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 
 export interface StationEntry {
   readonly id: string;

@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { FILE_SUFFIX, LARGEST_DOCUMENT, readDocumentText, type Fault } from '@larchwood/core';
+import { readDocumentText } from '@larchwood/core';
+import { FILE_SUFFIX, LARGEST_DOCUMENT, type Fault } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { Button } from '../parts/Button';

@@ -1,4 +1,5 @@
-import { findingText, planBuild, type BuildDocument } from '@larchwood/core';
+import { findingText, planBuild } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { silhouetteOf, type SilhouetteShape } from '../parts/silhouetteShape';
 import { stateOf, STATIONS } from '../stations/stations';
 

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import type { Look } from './look';
 import type { Looker } from './look.worker';
 

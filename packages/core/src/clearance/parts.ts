@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import { rodsAlong } from '../frame/rods.js';
 import type { Plan } from '../plan.js';
 import { THICKNESS } from '../rider/body.js';

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import type { Finding } from '../findings/finding.js';
 import type { Plan } from '../plan.js';
 import { figureOf } from '../rider/figure.js';

@@ -1,4 +1,4 @@
-import type { BuildDocument, FrameData } from '../document/schema.js';
+import type { BuildDocument, FrameData } from '@larchwood/format';
 
 /** What the builder has changed since its layout made the frame. */
 export interface FrameEdit {

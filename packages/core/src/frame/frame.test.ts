@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { made, planMade } from '../../../../testing/made.js';
-import { createBuild, frameFromLayout } from '../document/create.js';
-import type { Node, Section } from '../document/schema.js';
+import { createBuild, frameFromLayout } from '../start/create.js';
+import type { Node, Section } from '@larchwood/format';
 import { distance } from '../vector/vector.js';
 import { findMaterial, MATERIALS } from './materials.js';
 import { SECTION_LIBRARY } from './library.js';

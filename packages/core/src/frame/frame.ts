@@ -1,4 +1,4 @@
-import type { BuildDocument, Member, Section } from '../document/schema.js';
+import type { BuildDocument, Member, Section } from '@larchwood/format';
 import type { Finding } from '../findings/finding.js';
 import type { Stance } from '../stance/stance.js';
 import { mirror, squareTo, turn, unit, type Vector } from '../vector/vector.js';

@@ -1,4 +1,4 @@
-import type { Section } from '../document/schema.js';
+import type { Section } from '@larchwood/format';
 import { INCH } from '../units/length.js';
 import { gaugeOf } from './gauge.js';
 

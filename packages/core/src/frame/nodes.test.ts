@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { kept, made, planMade } from '../../../../testing/made.js';
-import { frameFromLayout, frameMadeAgain } from '../document/create.js';
+import { frameFromLayout, frameMadeAgain } from '../start/create.js';
 import { frameEdits } from './edits.js';
 import { nearestOn } from './path.js';
 import { addTube } from './edit/addTube.js';

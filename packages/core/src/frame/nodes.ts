@@ -1,5 +1,5 @@
 import { namedPoint } from '../stance/namedPoint.js';
-import type { Anchor, FrameData, Member, Node } from '../document/schema.js';
+import type { Anchor, FrameData, Member, Node } from '@larchwood/format';
 import type { Stance } from '../stance/stance.js';
 import { add, cross, distance, dot, mirror, scale, subtract, type Vector } from '../vector/vector.js';
 import { nearestOn, pathOf, pointOn, type Path } from './path.js';

@@ -1,5 +1,5 @@
 import { polygonArea } from 'd3-polygon';
-import type { Section } from '../document/schema.js';
+import type { Section } from '@larchwood/format';
 import type { Size } from './sections.js';
 
 /** Wall lines round a tube: one a degree on a round one. */

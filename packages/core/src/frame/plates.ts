@@ -1,5 +1,5 @@
 import { polygonArea, polygonCentroid } from 'd3-polygon';
-import type { Plate } from '../document/schema.js';
+import type { Plate } from '@larchwood/format';
 import { add, cross, mirror, scale, turn, type Vector } from '../vector/vector.js';
 import { findMaterial } from './materials.js';
 import type { Side } from './side.js';

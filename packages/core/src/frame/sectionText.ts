@@ -1,4 +1,4 @@
-import type { Section } from '../document/schema.js';
+import type { Section } from '@larchwood/format';
 import { formatLength, INCH, trimZeros, type LengthDisplay } from '../units/length.js';
 import { findSection, soldInInches } from './library.js';
 

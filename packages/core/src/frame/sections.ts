@@ -1,4 +1,4 @@
-import type { Section } from '../document/schema.js';
+import type { Section } from '@larchwood/format';
 
 /** Outer size of a section, mm: across and up. */
 export interface Size {

@@ -1,4 +1,4 @@
-import type { Section } from '../document/schema.js';
+import type { Section } from '@larchwood/format';
 import { diameterAt, propertiesOf, roundTube } from './sections.js';
 
 /** Metal in a tube cut square at both ends of its centre line; mm3. A taper keeps its wall. */

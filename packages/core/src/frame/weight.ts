@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import type { PieceCut } from '../joints/cut.js';
 import { add, scale, type Vector } from '../vector/vector.js';
 import type { Frame } from './frame.js';

@@ -1,4 +1,4 @@
-import type { End, Host } from '../document/schema.js';
+import type { End, Host } from '@larchwood/format';
 import { pieceId, type Frame, type Piece, type PlacedPlate } from '../frame/frame.js';
 import { outlineOf, type Outline } from '../frame/outline.js';
 import { halfAcross } from '../frame/across.js';

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import type { Finding } from '../findings/finding.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { distance } from '../vector/vector.js';

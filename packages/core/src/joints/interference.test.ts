@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planMade } from '../../../../testing/made.js';
 import { framed, round, type Rod } from '../../../../testing/rods.js';
-import type { Section } from '../document/schema.js';
+import type { Section } from '@larchwood/format';
 
 const rod = (
   id: string,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { made, planMade } from '../../../../testing/made.js';
-import type { BuildDocument, Member, RoundSection, Section } from '../document/schema.js';
+import type { BuildDocument, Member, RoundSection, Section } from '@larchwood/format';
 import type { Vector } from '../vector/vector.js';
 import { roundOutline } from '../../../../testing/outlines.js';
 import { castEdge } from './edge.js';

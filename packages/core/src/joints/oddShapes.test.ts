@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planMade } from '../../../../testing/made.js';
 import { framed, round } from '../../../../testing/rods.js';
-import type { Member, Section } from '../document/schema.js';
+import type { Member, Section } from '@larchwood/format';
 import type { Piece } from '../frame/frame.js';
 import { carried, nearestOn, pathOf, pointOn } from '../frame/path.js';
 import { meshVolume } from '../solid/builder.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { made, planMade } from '../../../../testing/made.js';
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import { planBuild } from '../plan.js';
 import { add, scale } from '../vector/vector.js';
 import { cutPiece, surroundingsOf } from './endCut.js';

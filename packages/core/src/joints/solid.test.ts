@@ -11,7 +11,7 @@ import {
   tubeSolid,
   type Solids,
 } from '../../../../testing/solids.js';
-import type { Section } from '../document/schema.js';
+import type { Section } from '@larchwood/format';
 import { outlineOf, type Outline } from '../frame/outline.js';
 import { nearestOn, pathOf } from '../frame/path.js';
 import { add, cross, scale, subtract, turn, unit, type Vector } from '../vector/vector.js';

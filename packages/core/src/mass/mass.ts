@@ -1,8 +1,8 @@
 import { namedPoint } from '../stance/namedPoint.js';
-import type { BuildDocument, Lump } from '../document/schema.js';
+import type { BuildDocument, Lump } from '@larchwood/format';
 import type { PieceWeight } from '../frame/weight.js';
 import { figureOf } from '../rider/figure.js';
-import type { LumpSort } from '../stance/dimension.js';
+import type { LumpSort } from '@larchwood/format';
 import type { Stance } from '../stance/stance.js';
 import { massBothWays } from '../units/mass.js';
 import { add, type Vector } from '../vector/vector.js';

@@ -1,4 +1,4 @@
-import type { Scales } from '../document/schema.js';
+import type { Scales } from '@larchwood/format';
 import type { Stance } from '../stance/stance.js';
 import { toDegrees } from '../units/angle.js';
 import { massBothWays } from '../units/mass.js';

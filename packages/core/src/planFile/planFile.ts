@@ -1,5 +1,5 @@
 import { clearanceFindings, clearancesOf } from '../clearance/sweep.js';
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import { findingText } from '../findings/catalogue.js';
 import { fixtureDetails } from '../fixture/fixture.js';
 import type { Plan } from '../plan.js';

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import type { Finding } from '../findings/finding.js';
 import type { MassModel } from '../mass/mass.js';
 import { frontShare } from '../mass/loads.js';

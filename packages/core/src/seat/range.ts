@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import { SET_MASS } from '../mass/mass.js';
 import type { Kind } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';

@@ -3,7 +3,7 @@ import { findKind } from '../stance/kinds/registry.js';
 import { solveStance } from '../stance/solve.js';
 import { without } from '../without.js';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
-import { seatAtEase } from '../document/brief.js';
+import { seatAtEase } from '../start/brief.js';
 import { directionWord } from './findings.js';
 import { fitRange } from './range.js';
 

@@ -1,5 +1,5 @@
 import { own } from './namedPoint.js';
-import type { BuildDocument, RuleLimit, ShelfItem } from '../document/schema.js';
+import type { BuildDocument, RuleLimit, ShelfItem } from '@larchwood/format';
 import type { Finding } from '../findings/finding.js';
 import type { Kind } from './dimension.js';
 import { findKind } from './kinds/registry.js';

@@ -1,3 +1,4 @@
+import type { BuildDocument, LumpSort } from '@larchwood/format';
 import type { RiderPlace } from '../rider/place.js';
 import type { Vector } from '../vector/vector.js';
 
@@ -181,18 +182,6 @@ export interface SetLump {
   /** Room it takes about its middle: length, width, height; mm. */
   readonly box?: Vector;
 }
-export const LUMP_SORTS = [
-  'wheel',
-  'motor',
-  'battery',
-  'tank',
-  'cargo',
-  'passenger',
-  'frame',
-  'part',
-] as const;
-export type LumpSort = (typeof LUMP_SORTS)[number];
-
 export interface StartingSet {
   readonly id: string;
   readonly name: string;
@@ -245,7 +234,7 @@ export interface KindSeat {
 
 /** A kind of vehicle is data: its state, its dimensions, its named points and its usual bands. */
 export interface Kind {
-  readonly id: string;
+  readonly id: BuildDocument['kind'];
   readonly name: string;
   readonly about: string;
   readonly state: readonly string[];

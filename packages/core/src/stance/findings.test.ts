@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { holding, made, planMade, stanceMade } from '../../../../testing/made.js';
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import { findingText } from '../findings/catalogue.js';
 import { without } from '../without.js';
 

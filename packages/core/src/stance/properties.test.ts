@@ -2,7 +2,7 @@ import { mat4, vec3 } from 'gl-matrix';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
-import { readDocumentText } from '../document/read.js';
+import { readDocumentText } from '../start/read.js';
 import { findingText } from '../findings/catalogue.js';
 import { findLayout } from '../frame/layouts/registry.js';
 import { planBuild } from '../plan.js';

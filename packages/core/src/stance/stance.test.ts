@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { made, holding, planMade, stanceMade } from '../../../../testing/made.js';
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import { turn } from '../vector/vector.js';
 import { toeClearance } from './assemblies/toeClearance.js';
 import { BICYCLE } from './kinds/bicycle.js';

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../document/schema.js';
+import type { BuildDocument } from '@larchwood/format';
 import type { Vector } from '../vector/vector.js';
 import { fullTravel, unladen } from './springs.js';
 import type { Band, Kind, Points, Refusal, StandingWheel, State, SteeredWheel } from './dimension.js';

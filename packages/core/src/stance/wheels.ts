@@ -1,6 +1,6 @@
 import { parseTyreMarking, radiusFromRollOut } from './tyres.js';
 import { failure, success, type Result } from '../result.js';
-import type { Wheel } from '../document/schema.js';
+import type { Wheel } from '@larchwood/format';
 
 export interface RollingWheel {
   /** Axle to ground with the rider aboard, mm. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import { clearanceFindings, clearancesOf } from '../clearance/sweep.js';
-import { changeBrief } from '../document/brief.js';
+import { changeBrief } from './brief.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { layoutOffer, layoutOffers } from './layouts.js';
 import { findLayout } from '../frame/layouts/registry.js';

@@ -1,5 +1,5 @@
-import { frameFromLayout } from '../document/create.js';
-import type { BuildDocument } from '../document/schema.js';
+import { frameFromLayout } from './create.js';
+import type { BuildDocument } from '@larchwood/format';
 import { findingText } from '../findings/catalogue.js';
 import type { Layout } from '../frame/layouts/layout.js';
 import { layoutsFor } from '../frame/layouts/registry.js';

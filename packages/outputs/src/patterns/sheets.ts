@@ -1,7 +1,8 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- an ambient module has no name to import
 /// <reference path="./maxrects.d.ts" />
 import { MaxRectsPacker } from 'maxrects-packer/dist/maxrects-packer.mjs';
-import type { LengthDisplay, PieceCut, SheetSize } from '@larchwood/core';
+import type { LengthDisplay, PieceCut } from '@larchwood/core';
+import type { SheetSize } from '@larchwood/format';
 import { label, path, placed, type Drawing, type Mark } from '../drawing.js';
 import { bar, SHEETS, stretched, titleMarks, TRUE_PRINTER, type Printer } from '../paper.js';
 import { shortened } from '../text/measure.js';

@@ -1,4 +1,5 @@
-import { changeBrief, findKind, SCHOOLS, type Brief, type BuildDocument } from '@larchwood/core';
+import { changeBrief, findKind, SCHOOLS } from '@larchwood/core';
+import { LONGEST, type Brief, type BuildDocument } from '@larchwood/format';
 import { UNITS, unitsOf, unitsValue } from '../../editor/units';
 import { useEditor } from '../../editor/editor';
 import { Panel } from '../../ledger/Panel';
@@ -51,7 +52,7 @@ export function BriefStation() {
                   aria-label="What it is for"
                   className="block min-h-14 w-full resize-y border border-rule bg-paper px-2 py-1 leading-relaxed placeholder:text-quiet"
                   placeholder="e.g. Errands along the canal with a child seat; two steps to carry it up"
-                  maxLength={2000}
+                  maxLength={LONGEST.purpose}
                   value={document.brief.purpose}
                   onChange={(event) =>
                     edit('brief.purpose', (before) => changeBrief(before, { purpose: event.target.value }))

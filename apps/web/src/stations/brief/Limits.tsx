@@ -1,11 +1,13 @@
 import { AlertOctagon, Check } from 'lucide-react';
-import { keepsLimit, type Kind, type RuleLimit } from '@larchwood/core';
+import { keepsLimit, type Kind } from '@larchwood/core';
+import { LIMITS, LONGEST, type RuleLimit } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { angleWithin, lengthWithin } from '../../ledger/bounds';
 import { QuantityField } from '../../ledger/QuantityField';
 import { TextField } from '../../ledger/TextField';
 import { Choice } from '../../parts/Choice';
 import { Measure } from '../../parts/Figure';
-import { dimensionChoices, toTenths, useBriefList, within } from './brief';
+import { dimensionChoices, toTenths, useBriefList } from './brief';
 import { BriefPart, RemoveButton } from './RowList';
 
 const MOST = 30;
@@ -52,8 +54,10 @@ export function Limits({ kind }: { readonly kind: Kind }) {
                   quantity={dimension.quantity}
                   value={limit.value}
                   onCommit={(next) =>
-                    within(next, [-20000, 20000], 'A limit lies between −20 m and 20 m.', () =>
-                      set(index, 'value', { value: next }),
+                    (dimension.quantity === 'angle' ? angleWithin : lengthWithin)(
+                      next,
+                      LIMITS.ruleLimit,
+                      () => set(index, 'value', { value: next }),
                     )
                   }
                 />
@@ -61,7 +65,7 @@ export function Limits({ kind }: { readonly kind: Kind }) {
                   field={field(index, 'rule')}
                   label={`Limit ${index + 1}, where it comes from`}
                   value={limit.rule}
-                  most={200}
+                  most={LONGEST.rule}
                   placeholder="where it comes from"
                   onCommit={(rule) => set(index, 'rule', { rule })}
                   className="min-w-40 flex-1"

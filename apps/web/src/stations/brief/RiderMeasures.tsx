@@ -1,9 +1,11 @@
 import { RotateCcw } from 'lucide-react';
 import type { SEGMENTS } from '@larchwood/core';
-import { bodyOf, inseamOf, without, type Rider } from '@larchwood/core';
+import { bodyOf, inseamOf, without } from '@larchwood/core';
+import { LIMITS, type Rider } from '@larchwood/format';
+import { lengthWithin } from '../../ledger/bounds';
 import { QuantityField } from '../../ledger/QuantityField';
 import { IconButton } from '../../parts/Button';
-import { useBriefList, within } from './brief';
+import { useBriefList } from './brief';
 
 type Measure = 'inseam' | (typeof SEGMENTS)[number];
 
@@ -32,7 +34,7 @@ export function RiderMeasures({ index }: { readonly index: number }) {
       </p>
       {MEASURES.map(({ id, name, how }) => {
         const measured = rider[id];
-        const [low, high] = id === 'inseam' ? [150, 1400] : [20, 1000];
+        const limits = id === 'inseam' ? LIMITS.rider.inseam : LIMITS.rider.segment;
         return (
           <div key={id} className="flex min-h-8 items-center gap-2">
             <span className="min-w-0 flex-1 leading-tight">
@@ -46,9 +48,7 @@ export function RiderMeasures({ index }: { readonly index: number }) {
                 value={measured ?? usual[id]}
                 digits={0}
                 onCommit={(next) =>
-                  within(next, [low, high], `It lies between ${low} and ${high} mm.`, () =>
-                    set(index, id, { [id]: next } as Partial<Rider>),
-                  )
+                  lengthWithin(next, limits, () => set(index, id, { [id]: next } as Partial<Rider>))
                 }
               />
             </span>

@@ -1,11 +1,13 @@
-import { massBothWays, SET_STATURE, withArticle, type Kind } from '@larchwood/core';
+import { SET_STATURE, withArticle, type Kind } from '@larchwood/core';
+import { LIMITS } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { lengthWithin, massWithin } from '../../ledger/bounds';
 import { QuantityField } from '../../ledger/QuantityField';
 import { TextField } from '../../ledger/TextField';
 import { Button } from '../../parts/Button';
 import { Length } from '../../parts/Figure';
 import { Pop } from '../../parts/Pop';
-import { useBriefList, within } from './brief';
+import { useBriefList } from './brief';
 import { KeepRider, WorkshopRiders } from './WorkshopRiders';
 import { RiderMeasures } from './RiderMeasures';
 import { BriefPart, RemoveButton } from './RowList';
@@ -46,12 +48,7 @@ export function Riders({ kind }: { readonly kind: Kind }) {
                   value={stature}
                   nudge={10}
                   onCommit={(next) =>
-                    within(
-                      next,
-                      [500, 2500],
-                      'A stature lies between 500 and 2500 mm (1′ 8″ and 8′ 2″).',
-                      () => set(index, 'stature', { stature: next }),
-                    )
+                    lengthWithin(next, LIMITS.rider.stature, () => set(index, 'stature', { stature: next }))
                   }
                 />
               </span>
@@ -63,12 +60,7 @@ export function Riders({ kind }: { readonly kind: Kind }) {
                   quantity="mass"
                   value={mass}
                   onCommit={(next) =>
-                    within(
-                      next,
-                      [5, 300],
-                      `A mass lies between ${massBothWays(5)} and ${massBothWays(300)}.`,
-                      () => set(index, 'mass', { mass: next }),
-                    )
+                    massWithin(next, LIMITS.rider.mass, () => set(index, 'mass', { mass: next }))
                   }
                 />
               </span>

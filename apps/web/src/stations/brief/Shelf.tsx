@@ -4,18 +4,18 @@ import {
   failure,
   outsideLimits,
   parseTyreMarking,
-  SHELF_SORTS,
   without,
   type Kind,
   type Result,
-  type ShelfItem,
 } from '@larchwood/core';
+import { SHELF_SORTS, type ShelfItem, LIMITS, LONGEST } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { lengthWithin } from '../../ledger/bounds';
 import { QuantityField } from '../../ledger/QuantityField';
 import { TextField } from '../../ledger/TextField';
 import { IconButton } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { dimensionChoices, newPart, toTenths, useBriefList, within } from './brief';
+import { dimensionChoices, newPart, toTenths, useBriefList } from './brief';
 import { BriefPart, RemoveButton } from './RowList';
 
 const SORTS = [{ options: SHELF_SORTS.map((sort) => ({ value: sort, label: asSentence(sort) })) }];
@@ -98,7 +98,7 @@ function Marking({ item, field, onSet }: PartProps) {
         field={field('marking')}
         label={`${item.name}, tyre marking`}
         value={item.marking ?? ''}
-        most={30}
+        most={LONGEST.marking}
         placeholder="37-622, 110/70-17 or 22x7-10"
         onCommit={(marking) => {
           const read = parseTyreMarking(marking);
@@ -125,7 +125,7 @@ function Box({ item, field, onSet }: PartProps) {
             value={box[index]!}
             nudge={5}
             onCommit={(next) =>
-              within(next, [1, 3000], 'It lies between 1 and 3000 mm.', () => {
+              lengthWithin(next, LIMITS.shelfBox, () => {
                 const changed: [number, number, number] = [...box];
                 changed[index] = next;
                 return onSet(side, { box: changed });

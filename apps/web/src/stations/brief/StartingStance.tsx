@@ -6,10 +6,10 @@ import {
   planBuild,
   startFromBrief,
   type BriefStart,
-  type BuildDocument,
   type Kind,
   type Reason,
 } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { differs } from '../../ledger/differs';
 import { Group } from '../../ledger/Panel';

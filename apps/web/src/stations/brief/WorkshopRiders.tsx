@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { BookmarkPlus } from 'lucide-react';
 import { toast } from 'sonner';
-import type { Rider } from '@larchwood/core';
+import type { Rider } from '@larchwood/format';
 import { riders } from '../../api/riders';
 import { IconButton } from '../../parts/Button';
 import { Length, Mass } from '../../parts/Figure';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { findKind, SHELF_SORTS } from '@larchwood/core';
+import { findKind } from '@larchwood/core';
+import { SHELF_SORTS } from '@larchwood/format';
 import { EVERY_SET, made, planMade } from '../../../../../testing/made.js';
 import { dimensionChoices, movedDrafts, newPart } from './brief';
 

@@ -1,15 +1,5 @@
-import {
-  changeBrief,
-  asSentence,
-  failure,
-  type Brief,
-  type BuildDocument,
-  type Dimension,
-  type Kind,
-  type Plan,
-  type Result,
-  type ShelfItem,
-} from '@larchwood/core';
+import { changeBrief, asSentence, type Dimension, type Kind, type Plan, type Result } from '@larchwood/core';
+import type { Brief, BuildDocument, ShelfItem } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 
 /** Lists of the brief, whose rows are added, changed and taken out alike. */
@@ -68,16 +58,6 @@ export function movedDrafts<D>(
   for (const { draft, index, rest } of rows)
     if (index > removed) moved.set(`${prefix}${index - 1}.${rest}`, draft);
   return [...moved];
-}
-
-/** Takes a value only between two limits; the message is in words. */
-export function within(
-  value: number,
-  [low, high]: readonly [number, number],
-  words: string,
-  take: () => Result<true>,
-): Result<true> {
-  return value >= low && value <= high ? take() : failure(words);
 }
 
 /** A part as it comes on to the shelf: with what such a part usually settles, at what the stance has now. */

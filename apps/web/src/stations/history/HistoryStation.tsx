@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { planBuild } from '@larchwood/core';
+import { LONGEST } from '@larchwood/format';
 import { builds } from '../../api/builds';
 import { useEditor } from '../../editor/editor';
 import { Panel } from '../../ledger/Panel';
@@ -91,7 +92,7 @@ function Notes() {
       aria-label="Notes about this build"
       className="block min-h-72 w-full resize-y bg-transparent px-4 py-3 leading-relaxed focus:bg-sheet"
       placeholder="What it is for, who rides it, what is on the shelf, what to watch."
-      maxLength={20000}
+      maxLength={LONGEST.notes}
       value={document.notes}
       onChange={(event) => edit('notes', (before) => ({ ...before, notes: event.target.value }))}
       onBlur={settle}

@@ -1,4 +1,5 @@
 import { formatLength, type EndCut, type PieceCut } from '@larchwood/core';
+import { LIMITS } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
 import { changeEnd } from '../../frame/changes';
 import { lengthWithin } from '../../ledger/bounds';
@@ -49,7 +50,7 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
               quantity="length"
               value={setting.allowance}
               onCommit={(value) =>
-                lengthWithin(value, 0, 500, () =>
+                lengthWithin(value, LIMITS.allowance, () =>
                   edit(
                     `allowance.${member.id}.${end.end}`,
                     changeEnd(member.id, end.end, { ...setting, allowance: value }),

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { fileStem, SHEET_SIZES, type BuildDocument, type SheetSize } from '@larchwood/core';
+import { fileStem, SHEET_SIZES, type BuildDocument, type SheetSize, LIMITS } from '@larchwood/format';
 import { cutListCsv, drawingToSvg, patternSheets, pieceDrawing } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
@@ -138,7 +138,9 @@ export function PatternsStation() {
               quantity="length"
               nudge={0.05}
               value={paper.thickness}
-              onCommit={(value) => lengthWithin(value, 0, 2, () => setPaper({ thickness: value }))}
+              onCommit={(value) =>
+                lengthWithin(value, LIMITS.paper.thickness, () => setPaper({ thickness: value }))
+              }
             />
           </Row>
           <Row name="">

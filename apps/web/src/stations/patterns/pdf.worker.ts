@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { planBuild, type BuildDocument, type PieceCut } from '@larchwood/core';
+import { planBuild, type PieceCut } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import {
   drawingsToPdf,
   frameGltf,

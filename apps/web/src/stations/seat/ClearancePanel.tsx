@@ -1,5 +1,7 @@
-import { asSentence, failure, lengthBothWays, type BuildDocument, type Clearance } from '@larchwood/core';
+import { asSentence, type Clearance } from '@larchwood/core';
+import { LIMITS, type BuildDocument } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { angleWithin, lengthWithin } from '../../ledger/bounds';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Length } from '../../parts/Figure';
@@ -8,9 +10,9 @@ import { useClearances } from './clearances';
 import { useMotion } from './motion';
 
 const WANTED = [
-  { id: 'rider', name: 'Rider to a hard part', most: 200 },
-  { id: 'tyre', name: 'Tyre to anything', most: 100 },
-  { id: 'metal', name: 'Moving metal to metal', most: 100 },
+  { id: 'rider', name: 'Rider to a hard part' },
+  { id: 'tyre', name: 'Tyre to anything' },
+  { id: 'metal', name: 'Moving metal to metal' },
 ] as const;
 
 /** Least gaps through a turn of the pedals, lock to lock and all of the travel; one pressed is shown on the drawing. */
@@ -19,10 +21,10 @@ export function ClearancePanel() {
   const { clearances, working } = useClearances();
   const { gap: shown, show } = useMotion();
   const { gaps: wanted, lock } = document.seat;
-  const setGap = (id: keyof BuildDocument['seat']['gaps'], most: number) => (value: number) =>
-    value >= 0 && value <= most
-      ? edit(`seat.gaps.${id}`, (before) => setSeat({ gaps: { ...before.seat.gaps, [id]: value } })(before))
-      : failure(`A wanted gap lies between 0 and ${lengthBothWays(most)}.`);
+  const setGap = (id: keyof BuildDocument['seat']['gaps']) => (value: number) =>
+    lengthWithin(value, LIMITS.gaps[id], () =>
+      edit(`seat.gaps.${id}`, (before) => setSeat({ gaps: { ...before.seat.gaps, [id]: value } })(before)),
+    );
   const gaps = clearances?.gaps ?? [];
   const short = gaps.filter(({ verdict }) => verdict !== 'clear').length;
   return (
@@ -40,15 +42,13 @@ export function ClearancePanel() {
             digits={1}
             nudge={1}
             onCommit={(value) =>
-              value >= 5 && value <= 70
-                ? edit('seat.lock', setSeat({ lock: value }))
-                : failure('A lock lies between 5° and 70°.')
+              angleWithin(value, LIMITS.lock, () => edit('seat.lock', setSeat({ lock: value })))
             }
           />
         </Row>
       </Group>
       <Group title="Least gap wanted">
-        {WANTED.map(({ id, name, most }) => (
+        {WANTED.map(({ id, name }) => (
           <Row key={id} name={name}>
             <QuantityField
               field={`seat.gaps.${id}`}
@@ -56,7 +56,7 @@ export function ClearancePanel() {
               quantity="length"
               value={wanted[id]}
               digits={1}
-              onCommit={setGap(id, most)}
+              onCommit={setGap(id)}
             />
           </Row>
         ))}

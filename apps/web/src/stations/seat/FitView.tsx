@@ -1,8 +1,10 @@
 import { Check, Minus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { failure, findKind, formatLength, type BuildDocument, type Fitted } from '@larchwood/core';
+import { failure, findKind, formatLength, type Fitted } from '@larchwood/core';
+import { LIMITS, type Limits, type BuildDocument } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { lengthWithin } from '../../ledger/bounds';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Length } from '../../parts/Figure';
 import { setSeat } from './changes';
@@ -16,13 +18,7 @@ export function FitView() {
   const slot = findKind(document.kind)?.seat.slots[0];
   const { units } = document;
   const [legs, arms] = [slot?.adjusters?.legs.name ?? 'seat', slot?.adjusters?.arms.name ?? 'grips'];
-  const end = (
-    key: 'statures' | 'legSlide' | 'armSlide',
-    index: 0 | 1,
-    label: string,
-    [low, high]: readonly [number, number],
-    words: string,
-  ) => {
+  const end = (key: 'statures' | 'legSlide' | 'armSlide', index: 0 | 1, label: string, limits: Limits) => {
     const pair = document.seat[key];
     return (
       <QuantityField
@@ -34,10 +30,11 @@ export function FitView() {
         nudge={units.length === 'mm' ? 10 : 6.35}
         onCommit={(value) => {
           const next: [number, number] = index === 0 ? [value, pair[1]] : [pair[0], value];
-          if (!(value >= low && value <= high)) return failure(words);
-          return next[0] <= next[1]
-            ? edit(`seat.${key}.${index}`, setSeat({ [key]: next } as Partial<BuildDocument['seat']>))
-            : failure('The first must not be more than the second.');
+          return lengthWithin(value, limits, () =>
+            next[0] <= next[1]
+              ? edit(`seat.${key}.${index}`, setSeat({ [key]: next } as Partial<BuildDocument['seat']>))
+              : failure('The first must not be more than the second.'),
+          );
         }}
       />
     );
@@ -53,17 +50,17 @@ export function FitView() {
       </p>
       <div className="mb-4 grid max-w-3xl grid-cols-[1fr_auto_auto_auto] items-baseline gap-x-3 gap-y-1">
         <span>Statures</span>
-        {end('statures', 0, 'Shortest', [500, 2500], 'A stature lies between 500 and 2500 mm.')}
+        {end('statures', 0, 'Shortest', LIMITS.statures)}
         <span className="text-quiet">to</span>
-        {end('statures', 1, 'Tallest', [500, 2500], 'A stature lies between 500 and 2500 mm.')}
+        {end('statures', 1, 'Tallest', LIMITS.statures)}
         <span>Range of the {legs}, against its present place</span>
-        {end('legSlide', 0, `Range of the ${legs}, from`, [-1000, 1000], 'Within 1 m of its present place.')}
+        {end('legSlide', 0, `Range of the ${legs}, from`, LIMITS.slide)}
         <span className="text-quiet">to</span>
-        {end('legSlide', 1, `Range of the ${legs}, to`, [-1000, 1000], 'Within 1 m of its present place.')}
+        {end('legSlide', 1, `Range of the ${legs}, to`, LIMITS.slide)}
         <span>Range of the {arms}, against its present place</span>
-        {end('armSlide', 0, `Range of the ${arms}, from`, [-1000, 1000], 'Within 1 m of its present place.')}
+        {end('armSlide', 0, `Range of the ${arms}, from`, LIMITS.slide)}
         <span className="text-quiet">to</span>
-        {end('armSlide', 1, `Range of the ${arms}, to`, [-1000, 1000], 'Within 1 m of its present place.')}
+        {end('armSlide', 1, `Range of the ${arms}, to`, LIMITS.slide)}
       </div>
       {!fitted ? (
         <p role="status">Working it out…</p>

@@ -1,5 +1,6 @@
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { formatMass, lumpAt, VIEW_AXES, type Lump, type Plan } from '@larchwood/core';
+import { formatMass, lumpAt, VIEW_AXES, type Plan } from '@larchwood/core';
+import type { Lump } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { SheetLayer } from '../../sheet/SheetLayer';
 import type { Pixel, View } from '../../sheet/view';

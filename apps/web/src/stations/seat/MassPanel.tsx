@@ -1,15 +1,8 @@
 import { Trash2 } from 'lucide-react';
-import {
-  failure,
-  massBothWays,
-  frontShare,
-  LUMP_SORTS,
-  type Laden,
-  type Lump,
-  type Plan,
-  type Result,
-} from '@larchwood/core';
+import { frontShare, type Laden, type Plan, type Result } from '@larchwood/core';
+import { LUMP_SORTS, type Lump, LIMITS, type Limits } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { lengthWithin, massWithin } from '../../ledger/bounds';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
@@ -143,14 +136,9 @@ function LumpRow({ lump }: { readonly lump: Lump }) {
   const { document, plan, edit, settle, setPiece, piece } = useEditor();
   const { id, name, sort, mass, point, offset, box } = lump;
   const set =
-    (
-      key: string,
-      part: (value: number) => Partial<Lump>,
-      [low, high]: readonly [number, number],
-      words: string,
-    ) =>
+    (key: string, part: (value: number) => Partial<Lump>, within: typeof lengthWithin, limits: Limits) =>
     (value: number): Result<true> =>
-      value >= low && value <= high ? edit(`mass.${id}.${key}`, setLump(id, part(value))) : failure(words);
+      within(value, limits, () => edit(`mass.${id}.${key}`, setLump(id, part(value))));
   const points = Object.keys(plan?.stance.points ?? {}).sort();
   const open = piece === `lump/${id}`;
   return (
@@ -171,12 +159,7 @@ function LumpRow({ lump }: { readonly lump: Lump }) {
           value={mass}
           digits={1}
           nudge={0.5}
-          onCommit={set(
-            'mass',
-            (value) => ({ mass: value }),
-            [0, 3000],
-            `A mass lies between 0 and ${massBothWays(3000)}.`,
-          )}
+          onCommit={set('mass', (value) => ({ mass: value }), massWithin, LIMITS.lump.mass)}
         />
         <IconButton
           name={`Take out ${name}`}
@@ -232,8 +215,8 @@ function LumpRow({ lump }: { readonly lump: Lump }) {
                   (value) => ({
                     offset: offset.map((each, place) => (place === axis ? value : each)) as Lump['offset'],
                   }),
-                  [-5000, 5000],
-                  'A place lies within 5 m.',
+                  lengthWithin,
+                  LIMITS.coordinate,
                 )}
               />
             </div>
@@ -254,8 +237,8 @@ function LumpRow({ lump }: { readonly lump: Lump }) {
                     (value) => ({
                       box: box.map((each, place) => (place === axis ? value : each)) as Lump['box'] & object,
                     }),
-                    [1, 3000],
-                    'Its room lies between 1 and 3000 mm.',
+                    lengthWithin,
+                    LIMITS.lump.box,
                   )}
                 />
               </div>

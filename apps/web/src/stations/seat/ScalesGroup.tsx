@@ -3,14 +3,14 @@ import {
   failure,
   formatLength,
   formatMass,
-  lengthBothWays,
   massBothWays,
   without,
   type Plan,
   type Result,
-  type Scales,
 } from '@larchwood/core';
+import { LIMITS, type Scales } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { simulatedScales } from '../../instruments/simulatedScales';
@@ -137,9 +137,9 @@ export function ScalesGroup() {
               value={raised.by}
               digits={0}
               onCommit={(value) =>
-                value >= 1 && value <= 2000
-                  ? change('by', (before) => ({ ...before, raised: { ...raised, by: value } }))
-                  : failure(`Raised by ${lengthBothWays(1)} to ${lengthBothWays(2000)}.`)
+                lengthWithin(value, LIMITS.weighing.raisedBy, () =>
+                  change('by', (before) => ({ ...before, raised: { ...raised, by: value } })),
+                )
               }
             />
           </Row>

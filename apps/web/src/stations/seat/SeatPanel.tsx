@@ -4,11 +4,11 @@ import {
   seatAtEase,
   SET_MASS,
   SET_STATURE,
-  type BuildDocument,
   type Kind,
   type PostureName,
   type Seating,
 } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { DimensionRow } from '../../ledger/DimensionRow';
 import { Findings } from '../../ledger/Findings';

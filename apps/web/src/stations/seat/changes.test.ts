@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { BuildDocument } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { made, planMade } from '../../../../../testing/made.js';
 import { simulatedScales } from '../../instruments/simulatedScales';
 import { remedyOf } from '../../ledger/remedies';

@@ -1,4 +1,4 @@
-import type { BuildDocument, Lump } from '@larchwood/core';
+import type { BuildDocument, Lump } from '@larchwood/format';
 
 type Change = (document: BuildDocument) => BuildDocument;
 

@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
-import { clearanceFindings, type BuildDocument, type Clearances, type Finding } from '@larchwood/core';
+import { clearanceFindings, type Clearances, type Finding } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import type { SeatWork } from './seat.worker';
 
 interface Known {

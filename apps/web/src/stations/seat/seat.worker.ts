@@ -1,12 +1,6 @@
 import { expose } from 'comlink';
-import {
-  clearancesOf,
-  fitRange,
-  planBuild,
-  type BuildDocument,
-  type Clearances,
-  type Fitted,
-} from '@larchwood/core';
+import { clearancesOf, fitRange, planBuild, type Clearances, type Fitted } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 
 /** What takes longer than a frame at the seat: the sweep of everything that moves, and who fits. */
 const seatWork = {

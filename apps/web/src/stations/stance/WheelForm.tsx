@@ -7,8 +7,9 @@ import {
   TYRE_TABLE,
   type LengthUnit,
   type Result,
-  type Wheel,
+  lengthBothWays,
 } from '@larchwood/core';
+import { LIMITS, type Limits, type Wheel } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
@@ -159,6 +160,11 @@ export function typedFrom(wheel: Wheel, text: (mm: number) => string): Typed {
   };
 }
 
+const within = (name: string, value: number, [low, high]: Limits): Result<true> =>
+  value >= low && value <= high
+    ? success(true)
+    : failure(`${name} must lie between ${lengthBothWays(low)} and ${lengthBothWays(high)}.`);
+
 function wheelFrom(typed: Typed, unit: LengthUnit): Result<Wheel> {
   const read = (name: string, text: string): Result<number> => {
     const value = parseLength(text, unit);
@@ -166,16 +172,22 @@ function wheelFrom(typed: Typed, unit: LengthUnit): Result<Wheel> {
   };
   const sag = read('Sag', typed.sag || '0');
   if (!sag.ok) return sag;
-  if (sag.value < 0 || sag.value > 100) return failure('Sag must lie between 0 and 100 mm.');
+  const sagging = within('Sag', sag.value, LIMITS.wheel.sag);
+  if (!sagging.ok) return sagging;
   if (typed.by === 'marking')
     return checked({ by: 'marking', marking: typed.marking.trim(), sag: sag.value });
   const size = read(typed.by === 'diameter' ? 'Outer diameter' : 'One turn', typed.size);
   const width = read('Tyre width', typed.width);
   if (!size.ok) return size;
   if (!width.ok) return width;
-  if (width.value < 10 || width.value > 400) return failure('Tyre width must lie between 10 and 400 mm.');
-  const [low, high] = typed.by === 'diameter' ? [100, 1200] : [314, 3770];
-  if (size.value < low! || size.value > high!) return failure(`That must lie between ${low} and ${high} mm.`);
+  const sized = within(
+    typed.by === 'diameter' ? 'Outer diameter' : 'One turn',
+    size.value,
+    LIMITS.wheel[typed.by === 'diameter' ? 'diameter' : 'rollOut'],
+  );
+  if (!sized.ok) return sized;
+  const wide = within('Tyre width', width.value, LIMITS.wheel.width);
+  if (!wide.ok) return wide;
   return checked(
     typed.by === 'diameter'
       ? { by: 'diameter', diameter: size.value, width: width.value, sag: sag.value }

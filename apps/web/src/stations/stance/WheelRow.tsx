@@ -1,5 +1,6 @@
 import { memo, useState } from 'react';
-import { editableLength, type LengthDisplay, type Wheel } from '@larchwood/core';
+import { editableLength, type LengthDisplay } from '@larchwood/core';
+import type { Wheel } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
 import { Pop } from '../../parts/Pop';

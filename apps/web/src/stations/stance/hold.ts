@@ -1,4 +1,5 @@
-import { stanceOf, without, type BuildDocument } from '@larchwood/core';
+import { stanceOf, without } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 
 type Change = (document: BuildDocument) => BuildDocument;
 

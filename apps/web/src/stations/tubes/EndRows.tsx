@@ -1,4 +1,5 @@
-import { nameInText, swapThrough, type End, type Host, type Member } from '@larchwood/core';
+import { nameInText, swapThrough } from '@larchwood/core';
+import type { End, Host, Member } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { changeEnd } from '../../frame/changes';
 import { useFrameEdit } from '../../frame/useFrameEdit';

@@ -5,9 +5,9 @@ import {
   frameMadeAgain,
   layoutOffer,
   layoutsFor,
-  type BuildDocument,
   type LayoutOffer,
 } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { useFrameEdit } from '../../frame/useFrameEdit';
 import { Group } from '../../ledger/Panel';

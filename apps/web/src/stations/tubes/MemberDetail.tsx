@@ -7,8 +7,8 @@ import {
   splitMember,
   straighten,
   success,
-  type Member,
 } from '@larchwood/core';
+import { LIMITS, type Member } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { changeMember } from '../../frame/changes';
 import { useFrameEdit } from '../../frame/useFrameEdit';
@@ -80,7 +80,7 @@ export function MemberDetail({ member }: { readonly member: Member }) {
               value={member.turn}
               nudge={1}
               onCommit={(turn) =>
-                angleWithin(turn, -360, 360, () =>
+                angleWithin(turn, LIMITS.turn, () =>
                   edit(`turn.${member.id}`, changeMember(member.id, { turn })),
                 )
               }
@@ -136,7 +136,7 @@ export function MemberDetail({ member }: { readonly member: Member }) {
                   value={bend.radius}
                   nudge={5}
                   onCommit={(radius) =>
-                    lengthWithin(radius, 1, 3000, () =>
+                    lengthWithin(radius, LIMITS.bendRadius, () =>
                       edit(
                         `bend.${member.id}.${index}`,
                         changeMember(member.id, {

@@ -1,13 +1,6 @@
 import { useRef, type PointerEvent } from 'react';
-import {
-  nearestOn,
-  pointOn,
-  VIEW_AXES,
-  type BuildDocument,
-  type Node,
-  type Plan,
-  type Vector,
-} from '@larchwood/core';
+import { nearestOn, pointOn, VIEW_AXES, type Plan, type Vector } from '@larchwood/core';
+import type { BuildDocument, Node } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
 import { moveNode, shiftNode, slidesOn } from '../../frame/changes';
 import type { View } from '../../sheet/view';

@@ -1,4 +1,4 @@
-import { type Anchor, type Member, type Node } from '@larchwood/core';
+import { LIMITS, type Anchor, type Member, type Node } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { moveNode, offsetNode, slidesOn } from '../../frame/changes';
 import { lengthWithin } from '../../ledger/bounds';
@@ -96,7 +96,7 @@ function FreeRows({ node }: { readonly node: Node }) {
             quantity="length"
             value={anchor.on === 'member' ? anchor.distance : anchor.share * length}
             onCommit={(value) =>
-              lengthWithin(value, -500, 20000, () =>
+              lengthWithin(value, LIMITS.alongMember, () =>
                 edit(`${key}.distance`, moveNode(node.id, anchor.on === 'member' ? value : value / length)),
               )
             }
@@ -111,7 +111,7 @@ function FreeRows({ node }: { readonly node: Node }) {
             quantity="length"
             value={anchor.distance}
             onCommit={(value) =>
-              lengthWithin(value, -5000, 5000, () => edit(`${key}.apart`, moveNode(node.id, value)))
+              lengthWithin(value, LIMITS.apart, () => edit(`${key}.apart`, moveNode(node.id, value)))
             }
           />
         </Row>
@@ -125,7 +125,9 @@ function FreeRows({ node }: { readonly node: Node }) {
             value={value}
             nudge={axis === 1 ? 0.5 : 1}
             onCommit={(next) =>
-              lengthWithin(next, -20000, 20000, () => edit(`${key}.${axis}`, offsetNode(node.id, axis, next)))
+              lengthWithin(next, LIMITS.coordinate, () =>
+                edit(`${key}.${axis}`, offsetNode(node.id, axis, next)),
+              )
             }
           />
         </Row>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { chooseSection, success, type Section } from '@larchwood/core';
+import { chooseSection, success } from '@larchwood/core';
+import { LIMITS, type Limits, type Section } from '@larchwood/format';
 import { useEditor, useFields } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
@@ -25,8 +26,8 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
   const smallest = round ? sizes.width : Math.min(sizes.width, sizes.height);
   const bad = 2 * sizes.wall >= smallest ? 'Twice the wall leaves no bore.' : '';
   const unread = ['width', 'height', 'wall'].some((key) => drafts[`own.${key}`]?.message !== undefined);
-  const set = (key: keyof typeof sizes, low: number, high: number) => (value: number) =>
-    lengthWithin(value, low, high, () => {
+  const set = (key: keyof typeof sizes, limits: Limits) => (value: number) =>
+    lengthWithin(value, limits, () => {
       setSizes((before) => ({ ...before, [key]: value }));
       return success<true>(true);
     });
@@ -55,7 +56,7 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
           label={round ? 'Diameter' : 'Across'}
           quantity="length"
           value={sizes.width}
-          onCommit={set('width', 4, 300)}
+          onCommit={set('width', LIMITS.section.outer)}
         />
       </Row>
       {!round && (
@@ -65,7 +66,7 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
             label="Up"
             quantity="length"
             value={sizes.height}
-            onCommit={set('height', 4, 300)}
+            onCommit={set('height', LIMITS.section.outer)}
           />
         </Row>
       )}
@@ -77,7 +78,7 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
           digits={2}
           nudge={0.1}
           value={sizes.wall}
-          onCommit={set('wall', 0.3, 30)}
+          onCommit={set('wall', LIMITS.section.wall)}
         />
       </Row>
       <p className="px-4 text-[13px] text-quiet">

@@ -1,12 +1,5 @@
-import {
-  braceBay,
-  chooseSection,
-  deleteMembers,
-  MATERIALS,
-  success,
-  withMember,
-  type Member,
-} from '@larchwood/core';
+import { braceBay, chooseSection, deleteMembers, MATERIALS, success, withMember } from '@larchwood/core';
+import type { Member } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { useFrameEdit } from '../../frame/useFrameEdit';
 import { Group } from '../../ledger/Panel';

@@ -1,10 +1,5 @@
-import {
-  sectionLabel,
-  sectionText,
-  type Group as FrameGroup,
-  type Member,
-  type Plate,
-} from '@larchwood/core';
+import { sectionLabel, sectionText } from '@larchwood/core';
+import type { Group as FrameGroup, Member, Plate } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
 import { useTools } from './tools';

@@ -1,7 +1,8 @@
 import { Tabs } from 'radix-ui';
 import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { addTube, type BuildDocument, type NewTube, type Spot } from '@larchwood/core';
+import { addTube, type NewTube, type Spot } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
 import { useFrameEdit } from '../../frame/useFrameEdit';
 import { TabBar } from '../../parts/TabBar';

@@ -1,13 +1,5 @@
-import {
-  nearestOn,
-  withAnchor,
-  type Anchor,
-  type BuildDocument,
-  type Change,
-  type Frame,
-  type Member,
-  type Node,
-} from '@larchwood/core';
+import { nearestOn, withAnchor, type Change, type Frame } from '@larchwood/core';
+import type { Anchor, BuildDocument, Member, Node } from '@larchwood/format';
 
 /** One way to say where a node is. */
 export interface Placing {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { distance, placeOf, readDocument, type BuildDocument, isEndOn } from '@larchwood/core';
+import { distance, placeOf, readDocument, isEndOn } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { EVERY_SET, made, planMade } from '../../../../../testing/made.js';
 import { framed, round } from '../../../../../testing/rods.js';
 import { angleWithin, lengthWithin } from '../../ledger/bounds';
@@ -109,14 +110,14 @@ describe('outlines', () => {
 describe('bounds', () => {
   const taken = { ok: true, value: true } as const;
   it('what lies between is taken, at the bounds too; what does not is refused in both units', () => {
-    for (const value of [1, 20, 3000]) expect(lengthWithin(value, 1, 3000, () => taken)).toEqual(taken);
+    for (const value of [1, 20, 3000]) expect(lengthWithin(value, [1, 3000], () => taken)).toEqual(taken);
     for (const value of [0, -5, 3000.1])
-      expect(lengthWithin(value, 1, 3000, () => taken)).toEqual({
+      expect(lengthWithin(value, [1, 3000], () => taken)).toEqual({
         ok: false,
         message: 'Must lie between 1 mm (0.04 in) and 3000 mm (118.11 in).',
       });
-    expect(angleWithin(90, -90, 90, () => taken)).toEqual(taken);
-    expect(angleWithin(91, -90, 90, () => taken)).toMatchObject({
+    expect(angleWithin(90, [-90, 90], () => taken)).toEqual(taken);
+    expect(angleWithin(91, [-90, 90], () => taken)).toMatchObject({
       ok: false,
       message: expect.stringMatching(/90.*°/) as string,
     });

@@ -1,4 +1,4 @@
-import type { Anchor, BuildDocument, End, Host, Member } from '../../document/schema.js';
+import type { Anchor, BuildDocument, End, Host, Member } from '@larchwood/format';
 import { failure, success, type Result } from '../../result.js';
 import { distance, dot, mirror, subtract, type Vector } from '../../vector/vector.js';
 import type { Frame, Side } from '../frame.js';

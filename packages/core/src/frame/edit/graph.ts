@@ -1,4 +1,4 @@
-import type { Anchor, BuildDocument, End, FrameData, Member, Node, Section } from '../../document/schema.js';
+import type { Anchor, BuildDocument, End, FrameData, Member, Node, Section } from '@larchwood/format';
 import { findSection } from '../library.js';
 
 export type Change = (document: BuildDocument) => BuildDocument;

@@ -1,4 +1,4 @@
-import type { BuildDocument, End, Host, Member, Node } from '../../document/schema.js';
+import type { BuildDocument, End, Host, Member, Node } from '@larchwood/format';
 import { failure, success, type Result } from '../../result.js';
 import { distance, scale } from '../../vector/vector.js';
 import { uppermost, type Frame, type Piece } from '../frame.js';

@@ -1,7 +1,7 @@
-import type { End, FrameData, Host, SchoolId } from '../../document/schema.js';
+import type { End, FrameData, Host, SchoolId } from '@larchwood/format';
 import type { Stance } from '../../stance/stance.js';
 
-export type { FrameData } from '../../document/schema.js';
+export type { FrameData } from '@larchwood/format';
 
 /** Makes a first frame from a stance; runs once and leaves plain, anchored data behind. */
 export interface Layout {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { made, planMade } from '../../../../../testing/made.js';
-import { frameFromLayout } from '../../document/create.js';
-import { readDocument } from '../../document/read.js';
-import type { BuildDocument } from '../../document/schema.js';
+import { frameFromLayout } from '../../start/create.js';
+import { readDocument } from '../../start/read.js';
+import type { BuildDocument } from '@larchwood/format';
 import { findKind, KINDS } from '../../stance/kinds/registry.js';
 import { stanceOf } from '../../stance/stance.js';
 import { LAYOUTS } from './registry.js';

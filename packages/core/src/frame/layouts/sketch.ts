@@ -1,4 +1,4 @@
-import type { Anchor, End, FrameData, Member, Node, Plate, Section } from '../../document/schema.js';
+import type { Anchor, End, FrameData, Member, Node, Plate, Section } from '@larchwood/format';
 import type { Stance } from '../../stance/stance.js';
 import { subtract, type Vector } from '../../vector/vector.js';
 import { librarySection } from '../library.js';

@@ -1,4 +1,5 @@
-import type { LumpSort, SetLump } from '../dimension.js';
+import type { SetLump } from '../dimension.js';
+import type { LumpSort } from '@larchwood/format';
 import type { Vector } from '../../vector/vector.js';
 
 /** Masses that stand in until the parts are weighed: plausible, from memory; kg and mm. */

@@ -1,7 +1,6 @@
-import { BuildSchema, FORMAT_VERSION, type BuildDocument } from './schema.js';
-import { migrated } from './migrate.js';
+import { BuildSchema, FORMAT_VERSION, type BuildDocument } from './buildSchema.js';
+import { migrated } from './migrations/migrated.js';
 import { schemaFaults, type Fault } from './faults.js';
-import { referenceFaults } from './references.js';
 
 export type ReadResult =
   | { readonly ok: true; readonly document: BuildDocument }
@@ -10,8 +9,8 @@ export type ReadResult =
 /** Largest file that is read at all, in bytes; a whole build is some 20 kB. */
 export const LARGEST_DOCUMENT = 4 * 1024 * 1024;
 
-/** Reads the text of a `.larchwood.json` file. Never throws; every fault carries its path. */
-export function readDocumentText(text: string): ReadResult {
+/** Reads the text of a `.larchwood.json` file against the format. Never throws; every fault carries its path. */
+export function readFormatText(text: string): ReadResult {
   if (text.length > LARGEST_DOCUMENT) {
     return refused(
       '/',
@@ -19,14 +18,17 @@ export function readDocumentText(text: string): ReadResult {
     );
   }
   try {
-    return readDocument(JSON.parse(text) as unknown);
+    return readFormat(JSON.parse(text) as unknown);
   } catch (error) {
     return refused('/', `This is not JSON: ${error instanceof Error ? error.message : 'it cannot be read'}.`);
   }
 }
 
-/** Checks an unknown value against the format, brings an earlier version up to this one, and names every fault. */
-export function readDocument(value: unknown): ReadResult {
+/**
+ * Checks an unknown value against the format, brings an earlier version up to this one, and names every fault. What its
+ * names point to, kinds, points, materials and schools, is for those to check who know them.
+ */
+export function readFormat(value: unknown): ReadResult {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     return refused('/', 'A build is a JSON object.');
   const { format, version } = value as Record<string, unknown>;
@@ -41,9 +43,7 @@ export function readDocument(value: unknown): ReadResult {
   const present = migrated(value as Record<string, unknown>);
   const faults = schemaFaults(BuildSchema, present);
   if (faults.length > 0) return { ok: false, faults };
-  const document = present as BuildDocument;
-  const broken = referenceFaults(document);
-  return broken.length > 0 ? { ok: false, faults: broken } : { ok: true, document };
+  return { ok: true, document: present as BuildDocument };
 }
 
 function refused(path: string, message: string): ReadResult {

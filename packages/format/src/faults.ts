@@ -1,7 +1,7 @@
 import { KindGuard, type TObject, type TSchema, type TUnion } from '@sinclair/typebox';
 import { Value, ValueErrorType, type ValueError } from '@sinclair/typebox/value';
 
-import { PRINTABLE } from './schemaParts.js';
+import { PRINTABLE } from './parts.js';
 
 /** What is wrong with a document and where: a JSON Pointer and a sentence. */
 export interface Fault {

@@ -1,5 +1,5 @@
 import type { SetLump, StartingSet } from '../stance/dimension.js';
-import type { BuildDocument, Lump } from './schema.js';
+import type { BuildDocument, Lump } from '@larchwood/format';
 
 /** Gaps wanted: tyre 6, rider 20, moving metal 5 mm; all are common practice, no source. */
 export const USUAL_SEAT: BuildDocument['seat'] = {

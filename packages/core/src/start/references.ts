@@ -1,10 +1,10 @@
 import type { Kind } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { MATERIALS } from '../frame/materials.js';
-import type { BuildDocument, Section } from './schema.js';
+import type { BuildDocument, Section } from '@larchwood/format';
 import { asSentence, withArticle } from '../words.js';
 import { profileFaults } from '../fixture/profile.js';
-import type { Fault } from './faults.js';
+import type { Fault } from '@larchwood/format';
 
 /** Faults a schema cannot see: names that point nowhere, names used twice, dimensions that the kind does not have. */
 export function referenceFaults(document: BuildDocument): Fault[] {

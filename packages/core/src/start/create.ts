@@ -7,8 +7,8 @@ import { findKind } from '../stance/kinds/registry.js';
 import { stanceOf, type Stance } from '../stance/stance.js';
 import { nameInText, withArticle } from '../words.js';
 import { buttedFitted } from './buttedFit.js';
-import { EMPTY_BRIEF, USUAL_PAPER } from './migrate.js';
-import type { BuildDocument, FrameData, SchoolId } from './schema.js';
+import { EMPTY_BRIEF, USUAL_PAPER } from './defaults.js';
+import type { BuildDocument, FrameData, SchoolId } from '@larchwood/format';
 import { lumpsOf, seatOf } from './seat.js';
 
 export interface CreateOptions {

@@ -8,7 +8,7 @@ import { parseTyreMarking } from '../stance/tyres.js';
 import { without } from '../without.js';
 import { layoutsFor } from '../frame/layouts/registry.js';
 import { frameMadeAgain } from './create.js';
-import type { Brief, BuildDocument, ShelfItem } from './schema.js';
+import type { Brief, BuildDocument, ShelfItem } from '@larchwood/format';
 
 /** Why a wheel or a dimension of a starting stance is as it is. */
 export interface Reason {

@@ -5,7 +5,7 @@ import type { ButtTrim } from '../joints/cut.js';
 import { THICK_LEFT } from '../joints/findings.js';
 import { cutPieces } from '../joints/pieceCut.js';
 import type { Stance } from '../stance/stance.js';
-import type { BuildDocument, RoundSection, Section } from './schema.js';
+import type { BuildDocument, RoundSection, Section } from '@larchwood/format';
 
 const MOST_ROUNDS = 4;
 

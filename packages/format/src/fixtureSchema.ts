@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { closed, id, literals, name, number } from './schemaParts.js';
+import { closed, id, literals, name, number } from './parts.js';
 
 /** How the frame is held, and the paper it is printed on. */
 export const SCHOOL_IDS = ['wall-board', 'slide-and-post', 'stay', 'table', 'spine', 'plan', 'none'] as const;

@@ -1,6 +1,17 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { LUMP_SORTS } from '../stance/dimension.js';
-import { closed, id, literals, name, number, vector } from './schemaParts.js';
+import { closed, id, literals, name, number, vector } from './parts.js';
+
+export const LUMP_SORTS = [
+  'wheel',
+  'motor',
+  'battery',
+  'tank',
+  'cargo',
+  'passenger',
+  'frame',
+  'part',
+] as const;
+export type LumpSort = (typeof LUMP_SORTS)[number];
 
 /** Riders in their places, and masses. */
 const kilograms = (about: string) => number(0, 3000, `${about}, kg`);

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { EVERY_SET, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { changeBrief, followsBrief, startFromBrief } from './brief.js';
-import type { Brief, BuildDocument, ShelfItem } from './schema.js';
+import type { Brief, BuildDocument, ShelfItem } from '@larchwood/format';
 
 const started = (build: BuildDocument) => {
   const start = startFromBrief(build);

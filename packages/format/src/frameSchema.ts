@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { closed, coordinate, id, literals, name, number, vector } from './schemaParts.js';
+import { closed, coordinate, id, literals, name, number, vector } from './parts.js';
 
 /** The frame's part of the build document: sections, nodes, members with their ends, plates, groups. */
 const ButtSchema = closed(
@@ -142,22 +142,23 @@ const HostSchema = closed(
   'A member that this end is cut to fit; it runs through',
 );
 export type Host = Static<typeof HostSchema>;
+export const PlainEndSchema = closed(
+  {
+    cut: Type.Literal('plain'),
+    setback,
+    allowance,
+    lost: Type.Optional(
+      Type.String({
+        minLength: 1,
+        maxLength: 80,
+        description: 'Name of the member that this end fitted until that was taken out',
+      }),
+    ),
+  },
+  'Square cut',
+);
 export const EndSchema = Type.Union([
-  closed(
-    {
-      cut: Type.Literal('plain'),
-      setback,
-      allowance,
-      lost: Type.Optional(
-        Type.String({
-          minLength: 1,
-          maxLength: 80,
-          description: 'Name of the member that this end fitted until that was taken out',
-        }),
-      ),
-    },
-    'Square cut',
-  ),
+  PlainEndSchema,
   closed(
     {
       cut: Type.Literal('coped'),

@@ -1,26 +1,8 @@
-import { KINDS } from '../stance/kinds/registry.js';
 import { Type, type Static } from '@sinclair/typebox';
 import { FrameSchema } from './frameSchema.js';
-import { closed, id, literals, name, number } from './schemaParts.js';
+import { closed, id, literals, name, number } from './parts.js';
 import { FixtureSchema, PaperSchema, SCHOOL_IDS } from './fixtureSchema.js';
 import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
-
-export type {
-  Anchor,
-  End,
-  FrameData,
-  Group,
-  Host,
-  Member,
-  Node,
-  Plate,
-  RoundSection,
-  Section,
-} from './frameSchema.js';
-export { SCHOOL_IDS, SHEET_SIZES } from './fixtureSchema.js';
-export { PRINTABLE } from './schemaParts.js';
-export type { Profile, SchoolId, SheetSize } from './fixtureSchema.js';
-export type { Lump, Scales } from './seatSchema.js';
 
 /**
  * The build document, version 5: the open format `.larchwood.json`. This schema is the one place that says what a
@@ -64,6 +46,20 @@ const values = (about: string) =>
     },
   );
 
+/** Kinds of vehicle. A new one is added here and in the core's registry. */
+export const KIND_IDS = [
+  'bicycle',
+  'tandem',
+  'triplet',
+  'scooter',
+  'motorcycle',
+  'low-motorcycle',
+  'delta-trike',
+  'tadpole-trike',
+  'kart',
+  'buggy',
+] as const;
+
 export const SHELF_SORTS = [
   'front wheel',
   'rear wheel',
@@ -105,27 +101,26 @@ const RuleLimitSchema = closed(
 export type RuleLimit = Static<typeof RuleLimitSchema>;
 /** A measured segment of a rider; what is left out comes from the stature and the inseam. */
 const segment = (about: string) => Type.Optional(number(20, 1000, `Measured: ${about}, mm`));
+/** A rider, as the brief and the workshop's list hold one. */
+export const RiderSchema = closed(
+  {
+    name: name('For people'),
+    stature: number(500, 2500, 'Standing height, mm'),
+    mass: number(5, 300, 'kg'),
+    inseam: Type.Optional(number(150, 1400, 'Floor to crotch, mm, where it was measured')),
+    thigh: segment('hip joint to knee'),
+    shank: segment('knee to ankle'),
+    ankleHeight: segment('ankle above the sole'),
+    trunk: segment('hip joint to shoulder joint'),
+    upperArm: segment('shoulder to elbow'),
+    forearm: segment('elbow to wrist'),
+  },
+  'Someone who sits in it',
+);
 const BriefSchema = closed(
   {
     purpose: Type.String({ maxLength: 2000, description: 'What it is for' }),
-    riders: Type.Array(
-      closed(
-        {
-          name: name('For people'),
-          stature: number(500, 2500, 'Standing height, mm'),
-          mass: number(5, 300, 'kg'),
-          inseam: Type.Optional(number(150, 1400, 'Floor to crotch, mm, where it was measured')),
-          thigh: segment('hip joint to knee'),
-          shank: segment('knee to ankle'),
-          ankleHeight: segment('ankle above the sole'),
-          trunk: segment('hip joint to shoulder joint'),
-          upperArm: segment('shoulder to elbow'),
-          forearm: segment('elbow to wrist'),
-        },
-        'Someone who sits in it',
-      ),
-      { maxItems: 6 },
-    ),
+    riders: Type.Array(RiderSchema, { maxItems: 6 }),
     shelf: Type.Array(ShelfSchema, { maxItems: 30 }),
     limits: Type.Array(RuleLimitSchema, { maxItems: 30 }),
     school: literals('How the builder means to hold the frame', ...SCHOOL_IDS),
@@ -141,7 +136,7 @@ export const BuildSchema = Type.Object(
     format: Type.Literal('larchwood-build'),
     version: Type.Literal(5),
     name: name('Name of the build'),
-    kind: literals('Kind of vehicle', ...KINDS.map((kind) => kind.id)),
+    kind: literals('Kind of vehicle', ...KIND_IDS),
     startingSet: id('The set the build was started from; chooses the usual bands'),
     notes: Type.String({ maxLength: 20000 }),
     brief: BriefSchema,

@@ -1,4 +1,4 @@
-import { FILE_SUFFIX } from './schema.js';
+import { FILE_SUFFIX } from './buildSchema.js';
 
 /** A build's name as part of a file's name: letters, figures and dashes of any script. */
 export function fileStem(name: string): string {

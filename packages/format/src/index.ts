@@ -1,0 +1,18 @@
+/** The open format `.larchwood.json`: what a document may hold, its limits, its versions and its faults. It knows no subject. */
+export * from './buildSchema.js';
+export { schemaFaults, type Fault } from './faults.js';
+export { documentFileName, documentText, fileStem } from './fileName.js';
+export {
+  PaperSchema,
+  ProfileSchema,
+  SCHOOL_IDS,
+  SHEET_SIZES,
+  type Profile,
+  type SchoolId,
+  type SheetSize,
+} from './fixtureSchema.js';
+export * from './frameSchema.js';
+export { LIMITS, LONGEST, type Limits } from './limits.js';
+export { PRINTABLE } from './parts.js';
+export { LARGEST_DOCUMENT, readFormat, readFormatText, type ReadResult } from './read.js';
+export * from './seatSchema.js';
