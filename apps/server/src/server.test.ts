@@ -106,6 +106,25 @@ describe('builds over HTTP, on a real SQLite file', () => {
     expect([back.status, back.body.document.version]).toEqual([201, 5]);
   });
 
+  it('a stored document that no longer reads is answered with its faults, never served, and exported as it is', async () => {
+    const build = await make('Broken');
+    const broken = { ...build.document, paper: { ...build.document.paper, thickness: -1 } };
+    const database = new Database(databaseFile);
+    database.prepare('update build set document = ? where id = ?').run(JSON.stringify(broken), build.id);
+    database.close();
+    for (const [method, path] of [
+      ['GET', ''],
+      ['POST', '/duplicate'],
+    ] as const) {
+      const { status, body } = await call<Problem>(method, `builds/${build.id}${path}`);
+      expect([status, body.faults?.map((fault) => fault.path)]).toEqual([422, ['/paper/thickness']]);
+    }
+    expect((await call<object>('GET', `builds/${build.id}/export`)).body).toEqual(broken);
+    // Its revisions read still, and one brought back mends it.
+    const back = await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 });
+    expect([back.status, back.body.document]).toEqual([201, build.document]);
+  });
+
   it('keeps the workshop’s fixtures, one a school and name, and says at which path one is no profile', async () => {
     const profile = standardProfile(findSchool('table')!);
     const kept = await call<StoredProfile>('POST', 'profiles', { profile });

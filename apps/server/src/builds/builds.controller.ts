@@ -81,8 +81,8 @@ export class BuildsController {
 
   @Get('builds/:id/export')
   async export(@Param('id') id: string, @Res() response: Response) {
-    const { document } = await this.builds.get(id);
-    response.attachment(documentFileName(document.name));
+    const { name, document } = await this.builds.file(id);
+    response.attachment(documentFileName(name));
     response.type('application/json').send(documentText(document));
   }
 

@@ -35,6 +35,13 @@ export class BuildsService {
     return stored(await this.find(id));
   }
 
+  /** A build for its file: up to date where it reads, else just as it is stored. */
+  async file(id: string): Promise<{ readonly name: string; readonly document: object }> {
+    const { name, document } = await this.find(id);
+    const read = readDocument(document);
+    return { name, document: read.ok ? read.document : document };
+  }
+
   async create(request: CreateBuildRequest): Promise<StoredBuild> {
     const made = createBuild({
       name: request.name.trim(),
@@ -190,8 +197,16 @@ const stored = (build: BuildEntity): StoredBuild => ({
   ...summary(build),
   document: upToDate(build.document),
 });
-/** What an earlier version stored, as this one writes it; the stored one stays as it was until the next save. */
+/**
+ * What an earlier version stored, as this one writes it; the stored one stays as it was until the next save.
+ * @throws UnprocessableEntityException with every fault, where what is stored no longer reads
+ */
 function upToDate(document: BuildDocument): BuildDocument {
   const read = readDocument(document);
-  return read.ok ? read.document : document;
+  if (!read.ok)
+    throw unprocessable(
+      'What is stored of this build does not read as one. It is left as it is, and can be taken away as a file.',
+      read.faults,
+    );
+  return read.document;
 }

@@ -3,13 +3,14 @@ import { useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
-import type { BuildDocument } from '@larchwood/format';
+import type { BuildDocument, Fault } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { ReadingStrip } from '../readings/ReadingStrip';
 import { StationList } from '../stations/StationList';
 import { STATIONS } from '../stations/stations';
 import { Button } from '../parts/Button';
+import { FaultList } from '../parts/FaultList';
 import { BuildHeader } from './BuildHeader';
 import { Calm } from './Calm';
 import { useEditor } from './editor';
@@ -23,7 +24,9 @@ export function BuildPage() {
   const build = useQuery({ queryKey: ['build', id], queryFn: () => builds.get(id), staleTime: 0, gcTime: 0 });
   if (build.isPending) return <p className="p-10 text-quiet">Fetching the build…</p>;
   if (build.isError) {
-    const gone = build.error instanceof ApiProblem && build.error.problem.status === 404;
+    const problem = build.error instanceof ApiProblem ? build.error.problem : undefined;
+    if (problem?.faults) return <Unreadable id={id} message={problem.message} faults={problem.faults} />;
+    const gone = problem?.status === 404;
     return (
       <main className="mx-auto max-w-xl p-10">
         <h1 className="mb-2 text-lg font-bold">
@@ -44,6 +47,31 @@ export function BuildPage() {
     );
   }
   return <OpenBuild key={id} build={build.data} />;
+}
+
+/** A stored build that no longer reads: what is wrong with it, and the file as it stands. */
+function Unreadable({
+  id,
+  message,
+  faults,
+}: {
+  readonly id: string;
+  readonly message: string;
+  readonly faults: readonly Fault[];
+}) {
+  return (
+    <main className="mx-auto max-w-2xl p-10">
+      <h1 className="mb-2 text-lg font-bold">This build does not read</h1>
+      <p className="mb-3">{message}</p>
+      <FaultList faults={faults} />
+      <div className="mt-4 flex gap-4 font-semibold text-larch-text underline">
+        <a href={`/api/builds/${id}/export`} download>
+          Take it away as a file
+        </a>
+        <Link to="/">Go to the workshop</Link>
+      </div>
+    </main>
+  );
 }
 
 function OpenBuild({ build }: { readonly build: StoredBuild }) {

@@ -1,5 +1,6 @@
 import type { Fault } from '@larchwood/format';
 import { Dialog } from './Dialog';
+import { FaultList } from './FaultList';
 
 export interface RefusedFile {
   readonly file: string;
@@ -24,14 +25,7 @@ export function FaultsDialog({
       title={`${refused?.file ?? 'The file'} cannot be ${taken}`}
       about="Nothing was changed, here or in the file."
     >
-      <ul className="rows max-h-80 overflow-y-auto border-y border-rule">
-        {refused?.faults.map((fault) => (
-          <li key={fault.path + fault.message} className="py-1.5">
-            <span className="figure block text-[13px] text-quiet">{fault.path}</span>
-            {fault.message}
-          </li>
-        ))}
-      </ul>
+      <FaultList faults={refused?.faults ?? []} />
     </Dialog>
   );
 }
