@@ -1,4 +1,11 @@
-import { findKind, otherSolutions, releases, stanceOf, type Finding } from '@larchwood/core';
+import {
+  findKind,
+  otherSolutions,
+  releases,
+  stanceOf,
+  type Finding,
+  type FindingCode,
+} from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { exchangeHeld, holdDimension, setWheel } from '../stations/stance/hold';
 
@@ -9,14 +16,14 @@ export interface Remedy {
 }
 
 /** Findings that one press can mend, by code; each remedy is named as the catalogue words it. */
-const REMEDIES: Readonly<Record<string, (finding: Finding) => Remedy | undefined>> = {
+const REMEDIES: { readonly [C in FindingCode]?: (finding: Finding<C>) => Remedy | undefined } = {
   'rule-limit': ({ where, values }) => ({
     name: 'Hold it at the limit',
-    change: holdAt(where.ref, Number(values.limit)),
+    change: holdAt(where.ref, values.limit),
   }),
   'shelf-differs': ({ where, values }) => ({
     name: 'Hold it as the part has it',
-    change: holdAt(where.ref, Number(values.wanted)),
+    change: holdAt(where.ref, values.wanted),
   }),
   'shelf-wheel-differs': ({ values }) => ({
     name: 'Use the wheel on the shelf',
@@ -36,19 +43,24 @@ const REMEDIES: Readonly<Record<string, (finding: Finding) => Remedy | undefined
   'arms-too-near': nearest,
   'saddle-rule': ({ where, values }) => ({
     name: 'Set it by the rule',
-    change: holdAt(where.ref, Math.round(Number(values.wanted))),
+    change: holdAt(where.ref, Math.round(values.wanted)),
   }),
   'second-solution': () => ({ name: 'Use the other vehicle', change: useOther }),
 };
 
 /** Slides what is slid for that limb to where it just reaches; none where nothing can be. */
-function nearest({ values }: Finding): Remedy | undefined {
-  return values.id === undefined
+function nearest({
+  values: { id, value },
+}: Pick<Finding<'legs-do-not-reach'>, 'values'>): Remedy | undefined {
+  return value === undefined
     ? undefined
-    : { name: 'Set it so that it just reaches', change: holdAt(String(values.id), Number(values.value)) };
+    : { name: 'Set it so that it just reaches', change: holdAt(id, value) };
 }
 
-export const remedyOf = (finding: Finding): Remedy | undefined => REMEDIES[finding.code]?.(finding);
+export function remedyOf(finding: Finding): Remedy | undefined {
+  const remedy: ((finding: never) => Remedy | undefined) | undefined = REMEDIES[finding.code];
+  return remedy?.(finding as never);
+}
 
 /** Holds a dimension at a value; where it followed, the best held one is let go for it. */
 const holdAt =

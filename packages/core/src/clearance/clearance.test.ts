@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { isFinding } from '../findings/finding.js';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { figureOf } from '../rider/figure.js';
 import { findKind } from '../stance/kinds/registry.js';
@@ -180,7 +181,7 @@ describe('clashes that builders know', () => {
 describe('who cannot sit there', () => {
   it('is told by how much the foot is short, and the nearest place that reaches', () => {
     const build = made('kart', 'kart', { held: { legRoom: 1300 } });
-    const finding = planMade(build).findings.find(({ code }) => code === 'legs-do-not-reach')!;
+    const finding = planMade(build).findings.find(isFinding('legs-do-not-reach'))!;
     const { legs } = figureOf(stanceMade(build).places[0]!);
     expect(finding.values.short).toBeCloseTo(legs.left.beyond, 6);
     expect(finding.where.ref).toBe('legRoom');

@@ -1,5 +1,5 @@
 import type { BuildDocument } from '@larchwood/format';
-import type { Finding } from '../findings/finding.js';
+import { teller, type Finding } from '../findings/finding.js';
 import type { Plan } from '../plan.js';
 import { figureOf } from '../rider/figure.js';
 import { restTravel } from '../stance/springs.js';
@@ -66,25 +66,25 @@ export function clearancesOf(document: BuildDocument, plan: Plan): Clearances {
   };
 }
 
+const tell = teller('seat');
+
 /** Findings of gaps smaller than wanted, and of hands that leave their grips. */
 export function clearanceFindings({ gaps, lostGrips: lost }: Clearances): Finding[] {
-  const at = (ref: string): Finding['where'] => ({ station: 'seat', ref });
   return [
     ...gaps
       .filter(({ verdict }) => verdict !== 'clear')
-      .map(({ id, a, b, gap: value, wanted, moves, verdict }): Finding => ({
-        code: verdict === 'meet' ? 'parts-meet' : 'gap-small',
-        // Feet can be kept clear of a wheel while it is turned far; what always meets must be mended.
-        severity: verdict === 'meet' && !(moves.crank && moves.steer) ? 'stop' : 'look',
-        where: at(id),
-        values: { a, b, gap: value, overlap: -value, wanted },
-      })),
-    ...lost.map(({ rider, steer, short }): Finding => ({
-      code: 'grip-lost',
-      severity: 'look',
-      where: at('clearances'),
-      values: { rider, steer: Math.abs(steer), short },
-    })),
+      .map(({ id, a, b, gap: value, wanted, moves, verdict }) =>
+        tell(
+          verdict === 'meet' ? 'parts-meet' : 'gap-small',
+          // Feet can be kept clear of a wheel while it is turned far; what always meets must be mended.
+          verdict === 'meet' && !(moves.crank && moves.steer) ? 'stop' : 'look',
+          id,
+          { a, b, gap: value, overlap: -value, wanted },
+        ),
+      ),
+    ...lost.map(({ rider, steer, short }) =>
+      tell('grip-lost', 'look', 'clearances', { rider, steer: Math.abs(steer), short }),
+    ),
   ];
 }
 

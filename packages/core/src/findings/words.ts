@@ -1,18 +1,21 @@
+import type { Quantity } from '../stance/dimension.js';
+import type { FindingValues } from './values.js';
+
 /** A finding in words: the same on screen, on paper and in the log. */
 export interface FindingText {
   readonly title: string;
   readonly text: string;
   readonly remedies: readonly string[];
 }
-/** How a finding's values are put into the build's units and words. */
+/** How lengths and angles are put into the build's units. */
 export interface Say {
-  readonly mm: (key: string) => string;
-  readonly degrees: (key: string) => string;
-  readonly of: (key: string) => string;
-  /** A length or an angle, as the finding's own `quantity` says. */
-  readonly measure: (key: string) => string;
-  /** A plain number with so many digits after its point, times a factor. */
-  readonly fixed: (key: string, digits: number, times?: number) => string;
+  readonly mm: (millimetres: number) => string;
+  readonly degrees: (degrees: number) => string;
+  /** A length or an angle, as its quantity says. */
+  readonly measure: (value: number, quantity: Quantity) => string;
 }
 
-export type Words = Readonly<Record<string, (say: Say) => FindingText>>;
+/** Words for every finding of a subject. */
+export type Words<Codes extends keyof FindingValues> = {
+  readonly [C in Codes]: (values: FindingValues[C], say: Say) => FindingText;
+};

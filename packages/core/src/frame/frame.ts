@@ -1,5 +1,6 @@
 import type { BuildDocument, Member, Section } from '@larchwood/format';
-import type { Finding } from '../findings/finding.js';
+import { teller, type Finding } from '../findings/finding.js';
+import type { FindingCode, FindingValues } from '../findings/values.js';
 import type { Stance } from '../stance/stance.js';
 import { mirror, squareTo, turn, unit, type Vector } from '../vector/vector.js';
 import { findMaterial } from './materials.js';
@@ -78,20 +79,13 @@ export function frameOf(document: BuildDocument, stance: Stance): Frame {
   };
 }
 
+const tell = teller('tubes');
+
 function placingFindings({ frame }: BuildDocument, { nodes, paths }: Placed): Finding[] {
   const lost = frame.nodes.filter((node) => !nodes.has(node.id));
   const memberIds = new Set(frame.members.map((member) => member.id));
-  const find = (
-    code: string,
-    ref: string,
-    values: Finding['values'],
-    severity: Finding['severity'] = 'stop',
-  ) => ({
-    code,
-    severity,
-    where: { station: 'tubes' as const, ref },
-    values,
-  });
+  const find = <C extends FindingCode>(code: C, ref: string, values: FindingValues[C]) =>
+    tell(code, 'stop', ref, values);
   return [
     ...lost.flatMap((node) => {
       const hosts = 'member' in node.anchor ? [node.anchor.member] : [];

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { isFinding } from '../findings/finding.js';
 import { kept, made, planMade } from '../../../../testing/made.js';
 import { frameFromLayout, frameMadeAgain } from '../start/create.js';
 import { frameEdits } from './edits.js';
@@ -44,7 +45,7 @@ describe('bad frames still draw', () => {
       allowance: 0,
     });
     const plan = planMade(circle);
-    const told = plan.findings.filter(({ code }) => code === 'hosts-in-circle');
+    const told = plan.findings.filter(isFinding('hosts-in-circle'));
     expect(told.map(({ values }) => values.pieces)).toEqual(['3, 4']);
     expect(plan.cuts.length).toBe(planMade(bike).cuts.length);
   });
@@ -82,7 +83,7 @@ describe('bad frames still draw', () => {
         })),
       },
     };
-    const finding = planMade(tight).findings.find(({ code }) => code === 'bend-no-room')!;
+    const finding = planMade(tight).findings.find(isFinding('bend-no-room'))!;
     expect(Number(finding.values.fits)).toBeLessThan(2000);
   });
 });

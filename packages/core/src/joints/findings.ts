@@ -1,5 +1,6 @@
 import type { BuildDocument } from '@larchwood/format';
-import type { Finding } from '../findings/finding.js';
+import { teller, type Finding } from '../findings/finding.js';
+import type { EndFindings, EndPlace, FindingCode } from '../findings/values.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { distance } from '../vector/vector.js';
 import { WALL_LINES } from '../frame/outline.js';
@@ -30,53 +31,38 @@ export function jointFindings(
         ...cut.ends.flatMap((end) => endFindings(cut, end, byId.get(cut.piece)!)),
       ]),
     ...circleFindings(frame.pieces, byId),
-    ...interferences.map((interference): Finding => ({
-      code: 'tubes-overlap',
-      severity: 'look',
-      where: { station: 'joints', ref: interference.a },
-      values: {
+    ...interferences.map((interference) =>
+      tell('tubes-overlap', 'look', interference.a, {
         a: `${byId.get(interference.a)!.mark}, ${byId.get(interference.a)!.name}`,
         b: `${byId.get(interference.b)!.mark}, ${byId.get(interference.b)!.name}`,
         overlap: interference.overlap,
         along: interference.alongA,
-      },
-    })),
-    ...(document.frame.members.length === 0
-      ? [
-          {
-            code: 'no-members',
-            severity: 'note' as const,
-            where: { station: 'tubes' as const, ref: '' },
-            values: {},
-          },
-        ]
-      : []),
+      }),
+    ),
+    ...(document.frame.members.length === 0 ? [teller('tubes')('no-members', 'note', '', {})] : []),
   ];
 }
 
+const tell = teller('joints');
+
 function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
   const found: Finding[] = [];
-  const tell = (code: string, severity: Finding['severity'], values: Finding['values'] = {}) =>
-    found.push({
-      code,
-      severity,
-      where: { station: 'joints', ref: `${end.piece}/${end.end}` },
-      values: {
-        piece: cut.name,
-        mark: cut.mark,
-        host: end.hosts[0] ? `piece ${end.hosts[0]}` : 'its host',
-        ...values,
-      },
-    });
+  const place: EndPlace = {
+    piece: cut.name,
+    mark: cut.mark,
+    host: end.hosts[0] ? `piece ${end.hosts[0]}` : 'its host',
+  };
+  const add = <C extends keyof EndFindings>(code: C, severity: Finding['severity'], values: EndFindings[C]) =>
+    found.push(tell<FindingCode>(code, severity, `${end.piece}/${end.end}`, { ...place, ...values }));
   const past = piece.path.arcs.length > 0 ? -(end.straight + end.edge.shortest.at) : 0;
-  if (!end.impossible && end.edge.pastBend > 0) tell('cope-past-bend', 'stop', { past });
-  else if (past > 0 && !end.impossible) tell('cope-in-bend', 'look', { past });
+  if (!end.impossible && end.edge.pastBend > 0) add('cope-past-bend', 'stop', { past });
+  else if (past > 0 && !end.impossible) add('cope-in-bend', 'look', { past });
   if (end.cut !== 'coped') {
     const own = piece.member.ends[end.end];
     if (own.cut === 'plain' && own.lost !== undefined)
-      tell('end-lost-host', 'look', { lost: own.lost, end: end.end === 'start' ? 'first' : 'second' });
-    if (end.impossible) tell('end-has-no-plane', 'stop');
-    if (cut.overall <= 0) tell('member-too-short', 'stop');
+      add('end-lost-host', 'look', { lost: own.lost, end: end.end === 'start' ? 'first' : 'second' });
+    if (end.impossible) add('end-has-no-plane', 'stop', {});
+    if (cut.overall <= 0) add('member-too-short', 'stop', {});
     return found;
   }
   const cope = piece.member.ends[end.end];
@@ -84,57 +70,48 @@ function endFindings(cut: PieceCut, end: EndCut, piece: Piece): Finding[] {
   const radius = end.tubeAcross / 2;
   const hostRadius = end.hostAcross / 2;
 
-  if (end.impossible) tell('joint-parallel', 'stop');
-  else if (end.edge.missed === end.edge.outer.length) tell('joint-misses', 'stop');
+  if (end.impossible) add('joint-parallel', 'stop', {});
+  else if (end.edge.missed === end.edge.outer.length) add('joint-misses', 'stop', {});
   else if (end.edge.missed > 0 && radius > hostRadius)
-    tell('tube-wider-than-host', 'stop', { tube: end.tubeAcross, hostDiameter: end.hostAcross });
+    add('tube-wider-than-host', 'stop', { tube: end.tubeAcross, hostDiameter: end.hostAcross });
   else if (end.edge.missed > 0) {
     const beyond = radius + end.offset - hostRadius;
     // Beside a straight host it is its side that is passed; a bent one runs inside of its corner.
-    if (beyond > FLUSH / 2) tell('tube-runs-past-side', 'stop', { past: beyond, offset: end.offset });
-    else tell('tube-runs-past-bend', 'stop', { part: Math.ceil((end.edge.missed / WALL_LINES) * 100) });
+    if (beyond > FLUSH / 2) add('tube-runs-past-side', 'stop', { past: beyond, offset: end.offset });
+    else add('tube-runs-past-bend', 'stop', { part: Math.ceil((end.edge.missed / WALL_LINES) * 100) });
   }
-  if (end.edge.pastHostEnd > 0) tell('past-host-end', 'stop', { lines: end.edge.pastHostEnd });
+  if (end.edge.pastHostEnd > 0) add('past-host-end', 'stop', { lines: end.edge.pastHostEnd });
   if (!end.impossible && end.includedAngle < SHARPEST)
-    tell('joint-sharp', 'look', { angle: end.includedAngle, wanted: SHARPEST });
+    add('joint-sharp', 'look', { angle: end.includedAngle, wanted: SHARPEST });
   if (!beside && end.offset > radius / 4)
-    tell('joint-off-axis', 'look', { offset: end.offset, wanted: radius / 4 });
+    add('joint-off-axis', 'look', { offset: end.offset, wanted: radius / 4 });
   if (
     end.cutterDiameter > 0 &&
     end.edge.missed === 0 &&
     end.offset > radius * 0.1 &&
     radius + end.offset > hostRadius * 0.99
   )
-    tell('knife-edge', 'look');
+    add('knife-edge', 'look', {});
   return found;
 }
 
 function pieceFindings(cut: PieceCut): Finding[] {
-  const where = { station: 'joints', ref: `${cut.piece}/start` } as const;
+  const ref = `${cut.piece}/start`;
   const found: Finding[] = [];
   const base = { piece: cut.name, mark: cut.mark };
   if (cut.leastWallLine < LEAST_WALL_LINE)
-    found.push({
-      code: 'copes-meet',
-      severity: 'stop',
-      where,
-      values: { ...base, left: cut.leastWallLine, wanted: LEAST_WALL_LINE },
-    });
+    found.push(
+      tell('copes-meet', 'stop', ref, { ...base, left: cut.leastWallLine, wanted: LEAST_WALL_LINE }),
+    );
   const left = cut.butts && Math.min(cut.butts.thickLeft.start, cut.butts.thickLeft.end);
   if (cut.butts && cut.butts.spare >= 0 && left !== undefined && left < THICK_LEFT)
-    found.push({
-      code: left < 0 ? 'cope-through-butt' : 'butt-short',
-      severity: left < 0 ? 'stop' : 'look',
-      where,
-      values: { ...base, left, wanted: THICK_LEFT },
-    });
+    found.push(
+      left < 0
+        ? tell('cope-through-butt', 'stop', ref, { ...base, left, wanted: THICK_LEFT })
+        : tell('butt-short', 'look', ref, { ...base, left, wanted: THICK_LEFT }),
+    );
   if (cut.butts && cut.butts.spare < 0)
-    found.push({
-      code: 'tube-too-short',
-      severity: 'stop',
-      where,
-      values: { ...base, short: -cut.butts.spare },
-    });
+    found.push(tell('tube-too-short', 'stop', ref, { ...base, short: -cut.butts.spare }));
   return found;
 }
 
@@ -176,12 +153,7 @@ function circleFindings(pieces: readonly Piece[], byId: ReadonlyMap<string, Piec
     const ring = way.map((each) => each.piece.mark).sort();
     if (reported.has(ring.join())) continue;
     reported.add(ring.join());
-    found.push({
-      code: 'hosts-in-circle',
-      severity: 'stop',
-      where: { station: 'joints', ref: key },
-      values: { pieces: ring.join(', '), first: joint.piece.mark },
-    });
+    found.push(tell('hosts-in-circle', 'stop', key, { pieces: ring.join(', '), first: joint.piece.mark }));
   }
   return found;
 }

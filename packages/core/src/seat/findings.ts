@@ -1,5 +1,5 @@
 import type { BuildDocument } from '@larchwood/format';
-import type { Finding } from '../findings/finding.js';
+import { teller, type Finding } from '../findings/finding.js';
 import type { MassModel } from '../mass/mass.js';
 import { frontShare } from '../mass/loads.js';
 import { inseamOf } from '../rider/body.js';
@@ -36,12 +36,7 @@ export function seatFindings(
   ];
 }
 
-const tell = (
-  code: string,
-  severity: Finding['severity'],
-  ref: string,
-  values: Finding['values'],
-): Finding => ({ code, severity, where: { station: 'seat', ref }, values });
+const tell = teller('seat');
 
 const riderOf = ({ brief, seat }: BuildDocument, index: number) => brief.riders[seat.aboard[index] ?? index];
 
@@ -63,9 +58,8 @@ function placeFindings(
       tell(beyond > 0 ? `${limb}-do-not-reach` : `${limb}-too-near`, 'stop', nearest?.id ?? place.id, {
         rider: name,
         short: Math.abs(beyond),
-        ...(nearest
-          ? { dimension: nearest.name, id: nearest.id, value: nearest.value, quantity: nearest.quantity }
-          : {}),
+        id: nearest?.id ?? '',
+        ...(nearest ? { dimension: nearest.name, value: nearest.value, quantity: nearest.quantity } : {}),
       }),
     );
   };

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { isFinding } from '../findings/finding.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { solveStance } from '../stance/solve.js';
 import { without } from '../without.js';
@@ -89,7 +90,7 @@ describe('riders of a brief', () => {
       held: { saddleHeight: 640 },
       brief: { ...made().brief, riders: [{ name: 'Mara', stature: 1750, mass: 70, inseam: 830 }] },
     });
-    const finding = planMade(build).findings.find(({ code }) => code === 'saddle-rule');
+    const finding = planMade(build).findings.find(isFinding('saddle-rule'));
     expect(finding?.values).toMatchObject({ rider: 'Mara', inseam: 830, value: 640 });
     expect(finding?.values.wanted).toBeCloseTo(0.883 * 830, 9);
   });

@@ -1,6 +1,6 @@
 import { own } from './namedPoint.js';
 import type { BuildDocument, RuleLimit, ShelfItem } from '@larchwood/format';
-import type { Finding } from '../findings/finding.js';
+import { teller, type Finding } from '../findings/finding.js';
 import type { Kind } from './dimension.js';
 import { findKind } from './kinds/registry.js';
 import type { Stance } from './stance.js';
@@ -32,24 +32,21 @@ export function briefFindings(document: BuildDocument, stance: Stance): Finding[
 export const keepsLimit = ({ bound, value: limit }: RuleLimit, value: number): boolean =>
   bound === 'most' ? value <= limit + ON_IT : value >= limit - ON_IT;
 
+const tell = teller('stance');
+
 function limitFinding(limit: RuleLimit, stance: Stance, kind: Kind): Finding[] {
   const value = own(stance.values, limit.dimension);
   const described = kind.dimensions.find(({ id }) => id === limit.dimension);
   if (value === undefined || !described || keepsLimit(limit, value)) return [];
   return [
-    {
-      code: 'rule-limit',
-      severity: 'stop',
-      where: { station: 'stance', ref: limit.dimension },
-      values: {
-        dimension: described.name,
-        quantity: described.quantity,
-        value,
-        limit: limit.value,
-        bound: limit.bound === 'most' ? 'at most' : 'at least',
-        rule: limit.rule || 'limit set in the brief',
-      },
-    },
+    tell('rule-limit', 'stop', limit.dimension, {
+      dimension: described.name,
+      quantity: described.quantity,
+      value,
+      limit: limit.value,
+      bound: limit.bound === 'most' ? 'at most' : 'at least',
+      rule: limit.rule || 'limit set in the brief',
+    }),
   ];
 }
 
@@ -59,12 +56,13 @@ function partFindings({ name, gives }: ShelfItem, stance: Stance, kind: Kind): F
     const described = kind.dimensions.find((dimension) => dimension.id === id);
     if (value === undefined || !described || Math.abs(value - wanted) <= OTHER_PART) return [];
     return [
-      {
-        code: 'shelf-differs',
-        severity: 'look',
-        where: { station: 'stance', ref: id },
-        values: { part: name, dimension: described.name, quantity: described.quantity, value, wanted },
-      },
+      tell('shelf-differs', 'look', id, {
+        part: name,
+        dimension: described.name,
+        quantity: described.quantity,
+        value,
+        wanted,
+      }),
     ];
   });
 }
@@ -77,25 +75,18 @@ function wheelFinding({ sort, name, marking }: ShelfItem, { wheels }: BuildDocum
   const radius = rolling.value.radius + wheels[end].sag;
   if (Math.abs(radius - tyre.value.radius) <= OTHER_TYRE) return [];
   return [
-    {
-      code: 'shelf-wheel-differs',
-      severity: 'look',
-      where: { station: 'stance', ref: `wheels.${end}` },
-      values: { part: name, end, radius, wanted: tyre.value.radius },
-    },
+    tell('shelf-wheel-differs', 'look', `wheels.${end}`, {
+      part: name,
+      end,
+      radius,
+      wanted: tyre.value.radius,
+    }),
   ];
 }
 
 function engineFinding({ sort, name, box }: ShelfItem, { values }: Stance): Finding[] {
   const room = values.engineRoom;
   return sort === 'engine' && box && room !== undefined && box[0] > room
-    ? [
-        {
-          code: 'engine-long',
-          severity: 'look',
-          where: { station: 'stance', ref: 'engineRoom' },
-          values: { engine: name, long: box[0], room },
-        },
-      ]
+    ? [tell('engine-long', 'look', 'engineRoom', { engine: name, long: box[0], room })]
     : [];
 }

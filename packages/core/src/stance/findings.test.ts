@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import type { BuildDocument } from '@larchwood/format';
 import { findingText } from '../findings/catalogue.js';
+import { isFinding } from '../findings/finding.js';
+import type { FindingCode } from '../findings/values.js';
 import { without } from '../without.js';
 
-const found = (build: BuildDocument, code: string) =>
-  planMade(build).findings.find((finding) => finding.code === code);
-const words = (build: BuildDocument, code: string) => {
+const found = <C extends FindingCode>(build: BuildDocument, code: C) =>
+  planMade(build).findings.find(isFinding(code));
+const words = (build: BuildDocument, code: FindingCode) => {
   const finding = found(build, code);
   if (!finding) throw new Error(`no ${code}`);
   return findingText(finding, { length: 'mm', denominator: 16 }).text;
@@ -42,7 +44,7 @@ describe('what the stance tells of', () => {
       values: { value: expect.closeTo(70, 4), other: expect.closeTo(-70, 4) },
     });
   });
-  it.each([
+  it.each<['deck-near-tyre' | 'pedal-low' | 'wheel-meets-shell', BuildDocument, number]>([
     ['deck-near-tyre', made('scooter', 'scooter-small', { held: { deckLength: 640 } }), 6.5],
     ['pedal-low', made('bicycle', 'road', { held: { bottomBracketDrop: 125 } }), 339 - 125 - 165],
     ['wheel-meets-shell', made('bicycle', 'road', { held: { chainstayLength: 365 } }), 365 - 339 - 20],

@@ -1,4 +1,4 @@
-import type { Finding } from '../findings/finding.js';
+import { teller, type Finding } from '../findings/finding.js';
 import type { Kind } from './dimension.js';
 import { findKind } from './kinds/registry.js';
 import { otherSolutions } from './solve.js';
@@ -23,13 +23,7 @@ export function stanceFindings(stance: Stance): Finding[] {
   ];
 }
 
-const tell = (
-  code: string,
-  severity: Finding['severity'],
-  ref: string,
-  values: Finding['values'],
-  station: Finding['where']['station'] = 'stance',
-): Finding => ({ code, severity, where: { station, ref }, values });
+const tell = teller('stance');
 
 /** A front and a rear tyre overlap; tyres beside each other pass. */
 function wheelFindings({ standing }: Stance): Finding[] {
@@ -113,6 +107,8 @@ function bandFindings({ values, bands }: Stance, kind: Kind): Finding[] {
     const { name, quantity } = dimension;
     const seated = kind.seat.groups.some(({ ids }) => ids.includes(id));
     const station = seated && !kind.groups.some(({ ids }) => ids.includes(id)) ? 'seat' : 'stance';
-    return [tell('outside-band', 'note', id, { dimension: name, quantity, value, low, high, use }, station)];
+    return [
+      teller(station)('outside-band', 'note', id, { dimension: name, quantity, value, low, high, use }),
+    ];
   });
 }

@@ -1,6 +1,7 @@
 import { polygonContains } from 'd3-polygon';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { isFinding } from '../findings/finding.js';
 import { made, planMade } from '../../../../testing/made.js';
 import type { Contact, WheelLoad } from '../mass/loads.js';
 import type { Vector } from '../vector/vector.js';
@@ -129,12 +130,12 @@ describe('findings of the weight', () => {
       mass: { lumps: [{ id: 'x', name: 'X', sort: 'cargo', mass, point: 'rearAxle', offset: [...offset] }] },
     }).findings;
   it('a weight outside the wheels, one that weighs nothing, and a high one that tips first', () => {
-    const behind = carrying(400, [-900, 0, 200]).find(({ code }) => code === 'falls-over');
+    const behind = carrying(400, [-900, 0, 200]).find(isFinding('falls-over'));
     expect(behind).toMatchObject({ severity: 'stop', values: { direction: 'backwards' } });
-    const left = carrying(900, [500, 1200, 200]).find(({ code }) => code === 'falls-over');
+    const left = carrying(900, [500, 1200, 200]).find(isFinding('falls-over'));
     expect(left?.values.direction).toBe('to the left');
     expect(carrying(0, [0, 0, 0]).map(({ code }) => code)).toContain('lump-weighs-nothing');
-    const high = carrying(400, [500, 0, 1500]).find(({ code }) => code === 'tips-first');
+    const high = carrying(400, [500, 0, 1500]).find(isFinding('tips-first'));
     expect(high?.values.limit).toBeLessThan(0.7);
   });
 });

@@ -1,0 +1,135 @@
+import type { Quantity } from '../stance/dimension.js';
+
+/** What each finding carries: lengths mm, angles degrees, masses kg, unless the name says otherwise. Its words are in the catalogue. */
+type Nothing = Readonly<Record<never, never>>;
+
+export interface StanceFindings {
+  'outside-band': {
+    dimension: string;
+    value: number;
+    use: string;
+    low: number;
+    high: number;
+    quantity: Quantity;
+  };
+  'wheels-overlap': { overlap: number };
+  'trail-negative': { value: number };
+  'caster-trail-negative': { value: number };
+  'offset-behind': { value: number };
+  'trail-negative-full': { value: number };
+  'deck-near-tyre': { gap: number; wanted: number };
+  'floor-low': { gap: number; wanted: number };
+  'second-solution': { dimension: string; value: number; other: number; quantity: Quantity };
+  'rule-limit': {
+    dimension: string;
+    value: number;
+    bound: string;
+    limit: number;
+    rule: string;
+    quantity: Quantity;
+  };
+  'shelf-differs': { dimension: string; part: string; wanted: number; value: number; quantity: Quantity };
+  'shelf-wheel-differs': { end: string; part: string; wanted: number; radius: number };
+  'engine-long': { engine: string; long: number; room: number };
+  'toe-overlap': { overlap: number };
+  'pedal-low': { gap: number; wanted: number };
+  'wheel-meets-shell': { gap: number; wanted: number };
+}
+
+/** A rider who does not reach, or has no room, by so much; and the dimension that mends it, where there is one. */
+export interface Reach {
+  rider: string;
+  short: number;
+  id: string;
+  dimension?: string;
+  value?: number;
+  quantity?: Quantity;
+}
+export interface SeatFindings {
+  'legs-do-not-reach': Reach;
+  'legs-too-near': Reach;
+  'arms-do-not-reach': Reach;
+  'arms-too-near': Reach;
+  'saddle-rule': { value: number; rider: string; inseam: number; wanted: number };
+  'arms-held-up': { rider: string; angle: number; wanted: number };
+  'parts-meet': { a: string; b: string; gap: number; overlap: number; wanted: number };
+  'gap-small': { a: string; b: string; gap: number; overlap: number; wanted: number };
+  'grip-lost': { rider: string; short: number; steer: number };
+  'scales-impossible': { message: string };
+  'no-mass': Nothing;
+  'lump-weighs-nothing': { name: string };
+  'falls-over': { direction: string };
+  'tips-first': { limit: number; friction: number; change: string };
+  'front-share': { share: number; low: number; high: number };
+}
+
+export interface FrameFindings {
+  'member-not-placed': { member: string };
+  'no-members': Nothing;
+  'plate-no-area': { mark: string; plate: string };
+  'plate-crosses-itself': { mark: string; plate: string };
+  'butt-short': { mark: string; piece: string; left: number; wanted: number };
+  'cope-through-butt': { mark: string; piece: string; left: number; wanted: number };
+  'tube-too-short': { mark: string; piece: string; short: number };
+  'copes-meet': { mark: string; piece: string; left: number; wanted: number };
+  'node-host-gone': { node: string };
+  'bend-no-room': { mark: string; member: string; bend: number; radius: number; fits: number };
+  'hosts-in-circle': { pieces: string; first: string };
+  'tubes-overlap': { a: string; b: string; overlap: number; along: number };
+}
+
+/** Of one end of a piece; each says which piece, and what it fits. */
+export interface EndFindings {
+  'joint-parallel': Nothing;
+  'end-lost-host': { end: string; lost: string };
+  'joint-misses': Nothing;
+  'tube-wider-than-host': { tube: number; hostDiameter: number };
+  'tube-runs-past-side': { past: number; offset: number };
+  'tube-runs-past-bend': { part: number };
+  'past-host-end': { lines: number };
+  'joint-sharp': { angle: number; wanted: number };
+  'joint-off-axis': { offset: number; wanted: number };
+  'knife-edge': Nothing;
+  'member-too-short': Nothing;
+  'cope-in-bend': { past: number };
+  'cope-past-bend': { past: number };
+  'end-has-no-plane': Nothing;
+}
+export interface EndPlace {
+  mark: string;
+  piece: string;
+  host: string;
+}
+
+export interface FixtureFindings {
+  'scale-out-of-range': { scale: string; reading: number; by: number; limit: number; quantity: Quantity };
+  'found-off-scale': { scale: string; found: number; low: number; high: number; quantity: Quantity };
+  'points-in-one': { a: string; b: string };
+  'adapter-missing': { what: string; wanted: number; count: number; nearest: number };
+  'board-too-small': { width: number; height: number; needWidth: number; needHeight: number };
+  'stand-off-small': { mark: string; by: number };
+  'shim-not-made': {
+    mark: string;
+    wanted: number;
+    most: number;
+    nearest: number;
+    block: number;
+    rest: string;
+  };
+  'stack-not-made': { count: number; mark: string; wanted: number; nearest: number };
+  'table-too-small': { length: number; width: number; needLength: number; needWidth: number };
+  'no-blocks-beside': { pieces: string };
+  'blocks-short': { needs: number; length: number; onHand: number };
+  'spine-low': { reach: number; height: number };
+  'shaft-short': { needs: number; length: number };
+  'stay-gap-small': { mark: string; what: string; gap: number; wanted: number };
+  'fixture-in-tube': { part: string; mark: string; by: number };
+  'arm-crosses-tube': { part: string; mark: string; others: string };
+  'fixture-in-torch': { part: string; gap: number; mark: string; wanted: number; others: string };
+}
+
+type OfEnds = { [C in keyof EndFindings]: EndPlace & EndFindings[C] };
+
+/** Every finding there is, by its code. One without words does not compile. */
+export interface FindingValues extends StanceFindings, SeatFindings, FrameFindings, FixtureFindings, OfEnds {}
+export type FindingCode = keyof FindingValues;
