@@ -1,11 +1,11 @@
-import { castEdge, planBuild, type Plan, type Surface, type Vector } from '@larchwood/core';
+import { castEdge, planBuild, Planner, type Plan, type Surface, type Vector } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { bodyLeft, loadSolids } from '../testing/solids.js';
 import { roundOutline } from '../testing/outlines.js';
 import { demoBuilds, median, medians } from './demo.js';
 
-const planned = (document: BuildDocument, before?: Plan): Plan => {
-  const result = planBuild(document, before);
+const planned = (document: BuildDocument, planner?: Planner): Plan => {
+  const result = planBuild(document, planner);
   if (!result.ok) throw new Error(JSON.stringify(result.refusals));
   return result.plan;
 };
@@ -19,7 +19,8 @@ export function largestFrame(): void {
   const ends = plan.cuts.flatMap((cut) => cut.ends).filter(({ cut }) => cut === 'coped').length;
   const whole = medians(200, () => planned(document));
   const movable = document.frame.nodes.findIndex(({ anchor }) => anchor.on === 'share');
-  let before = plan;
+  const planner = new Planner();
+  planned(document, planner);
   let turn = 0;
   const again = medians(200, () => {
     turn += 1;
@@ -28,11 +29,15 @@ export function largestFrame(): void {
         ? { ...node, anchor: { ...node.anchor, share: node.anchor.share + (turn % 20) * 1e-4 } }
         : node,
     );
-    before = planned({ ...document, frame: { ...document.frame, nodes } }, before);
+    planned({ ...document, frame: { ...document.frame, nodes } }, planner);
+  });
+  const noted = medians(200, () => {
+    turn += 1;
+    planned({ ...document, notes: `Note ${turn}` }, planner);
   });
   console.log(
     `${name}: ${plan.frame.pieces.length} pieces, ${ends} coped ends at one wall line a degree; whole plan ${whole}; ` +
-      `after moving one node ${again}`,
+      `after moving one node ${again}; after an edit of the notes ${noted}`,
   );
 }
 

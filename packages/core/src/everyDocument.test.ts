@@ -9,7 +9,7 @@ import { fixtureDetails } from './fixture/fixture.js';
 import { standardProfile } from './fixture/context.js';
 import { SCHOOLS } from './fixture/registry.js';
 import { findingText } from './findings/catalogue.js';
-import { planBuild } from './plan.js';
+import { planBuild } from './plan/plan.js';
 
 /**
  * Whatever the format accepts is planned: no throw, and no number that is not finite. Documents in which some values were

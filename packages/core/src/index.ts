@@ -21,6 +21,7 @@ export {
   POUND,
   type MassUnit,
 } from './units/mass.js';
+export type { Quantity } from './units/quantity.js';
 export { sectionText, sectionLabel } from './frame/sectionText.js';
 export * from './vector/vector.js';
 export { readDocument, readDocumentText } from './start/read.js';
@@ -65,7 +66,7 @@ export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame
 export { outlineOf, type Outline } from './frame/outline.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
 export { onPlate } from './frame/plates.js';
-export { centreLine, EYE, isEndOn, pieceOutline, type Seen } from './frame/silhouette.js';
+export { centreLine, EYE, isEndOn, pieceOutline, type Seen } from './solid/silhouette.js';
 export {
   chooseSection,
   nextPiece,
@@ -89,10 +90,10 @@ export { meshVolume, type Mesh } from './solid/builder.js';
 export { closedByJoints, pieceMesh } from './solid/pieceMesh.js';
 export { plateMesh } from './solid/plateMesh.js';
 export { zonesOf } from './joints/wall.js';
-export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './frame/weight.js';
+export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './mass/weight.js';
 export { findLayout, layoutsFor, LAYOUTS } from './frame/layouts/registry.js';
-export { planText } from './planFile/planFile.js';
-export { PlanFileSchema } from './planFile/planSchema.js';
+export { planText } from './plan/planFile.js';
+export { PlanFileSchema } from './plan/planSchema.js';
 export { layoutOffer, layoutOffers, type LayoutOffer } from './start/layouts.js';
 export type { Layout, LayoutOptions } from './frame/layouts/layout.js';
 export {
@@ -182,4 +183,9 @@ export {
   type Clearances,
 } from './clearance/sweep.js';
 export { wheelsIn, type Pose } from './clearance/parts.js';
-export { planBuild, type Plan, type PlanResult } from './plan.js';
+export { planBuild, type Plan, type PlanResult } from './plan/plan.js';
+export { Planner } from './plan/planner.js';
+export type { Stage } from './plan/stage.js';
+export { clearances, fit } from './plan/stages/clearance.js';
+export { sweptFindings } from './plan/stages/findings.js';
+export { details } from './plan/stages/fixture.js';

@@ -1,6 +1,7 @@
 import {
   failure,
   planBuild,
+  Planner,
   success,
   type Plan,
   type PlanResult,
@@ -26,10 +27,16 @@ export interface Moment {
 export class Session {
   private moment: Moment;
   private readonly listeners = new Set<() => void>();
+  /** Knows what was made last: an edit makes anew only what it touches. */
+  private readonly planner = new Planner();
 
   constructor(document: BuildDocument, unsaved?: BuildDocument) {
     const history = unsaved ? edited(begin(document), unsaved, 'brought back') : begin(document);
-    this.moment = after({ history, plan: undefined, refusals: [] }, history, planBuild(history.present));
+    this.moment = after(
+      { history, plan: undefined, refusals: [] },
+      history,
+      planBuild(history.present, this.planner),
+    );
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -50,7 +57,7 @@ export class Session {
   ): Result<true> => {
     const { history, refusals } = this.moment;
     const next = change(history.present);
-    const planned = planBuild(next, this.moment.plan);
+    const planned = planBuild(next, this.planner);
     if (!planned.ok && refusals.length === 0) {
       const refusal = planned.refusals.find((candidate) => candidate.where === at) ?? planned.refusals[0]!;
       return failure(refusal.message);
@@ -67,7 +74,7 @@ export class Session {
 
   private turn(step: (history: History) => History): void {
     const history = step(this.moment.history);
-    if (history !== this.moment.history) this.go(history, planBuild(history.present, this.moment.plan));
+    if (history !== this.moment.history) this.go(history, planBuild(history.present, this.planner));
   }
 
   private go(history: History, planned: PlanResult): void {

@@ -1,6 +1,7 @@
 import type { BuildDocument } from '@larchwood/format';
+import type { Frame } from '../frame/frame.js';
 import { rodsAlong } from '../frame/rods.js';
-import type { Plan } from '../plan.js';
+import type { Stance } from '../stance/stance.js';
 import { THICKNESS } from '../rider/body.js';
 import { figureOf, gripsAt, type Figure } from '../rider/figure.js';
 import type { RiderPlace } from '../rider/place.js';
@@ -45,8 +46,14 @@ export interface Pair {
 /** Half thicknesses of metal parts that no tubes stand for yet, mm. Common practice, no source. */
 const METAL = { bar: 12, stem: 16, column: 13, rim: 14, fork: 16, edge: 10 } as const;
 
+/** A vehicle as it stands: its stance, and the frame in it. */
+export interface Standing {
+  readonly stance: Stance;
+  readonly frame: Frame;
+}
+
 /** Everything that could meet, as pairs worth sweeping. */
-export function pairsOf(document: BuildDocument, plan: Plan, kind: Kind): Pair[] {
+export function pairsOf(document: Pick<BuildDocument, 'mass'>, plan: Standing, kind: Kind): Pair[] {
   const { stance } = plan;
   const wheels = wheelParts(plan, kind);
   const frame = plan.frame.pieces.map((piece): Rods & Body => {
@@ -257,7 +264,7 @@ const seatPairs = (places: readonly RiderPlace[], wheels: readonly Body[]): Pair
   );
 
 /** Boxes of engines and the like against seats. */
-function boxPairs(document: BuildDocument, { stance }: Plan): Pair[] {
+function boxPairs(document: Pick<BuildDocument, 'mass'>, { stance }: Standing): Pair[] {
   const boxes = document.mass.lumps.flatMap((lump): Body[] => {
     const { box } = lump;
     if (!box) return [];
@@ -272,7 +279,7 @@ function boxPairs(document: BuildDocument, { stance }: Plan): Pair[] {
 
 /** Where each end's wheels have gone, against ride height. */
 function shiftsOf(
-  { stance: { state } }: Plan,
+  { stance: { state } }: Pick<Standing, 'stance'>,
   kind: Kind,
 ): (travel: number) => { front: Vector; rear: Vector } {
   const springs = state as Record<'frontTravel' | 'frontSag' | 'rearTravel' | 'rearSag', number>;
@@ -294,7 +301,11 @@ function shiftsOf(
 }
 
 /** Every wheel as it stands in a pose, in the frame's own axes. */
-export function wheelsIn(plan: Plan, kind: Kind, { steer, travel }: Omit<Pose, 'crank'>): StandingWheel[] {
+export function wheelsIn(
+  plan: Pick<Standing, 'stance'>,
+  kind: Kind,
+  { steer, travel }: Omit<Pose, 'crank'>,
+): StandingWheel[] {
   const { standing, steered, postures } = plan.stance;
   const shift = postures && shiftsOf(plan, kind)(travel);
   return standing.map((wheel) => {
@@ -304,7 +315,7 @@ export function wheelsIn(plan: Plan, kind: Kind, { steer, travel }: Omit<Pose, '
   });
 }
 
-function wheelParts(plan: Plan, kind: Kind): Body[] {
+function wheelParts(plan: Standing, kind: Kind): Body[] {
   const { standing, steered, postures } = plan.stance;
   const springs: Moves = postures ? { travel: true } : {};
   return standing.map((wheel, index): Body => {
@@ -319,7 +330,7 @@ function wheelParts(plan: Plan, kind: Kind): Body[] {
 }
 const nameOfWheel = (id: string): string => id.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
 
-function groundPart(plan: Plan, kind: Kind): Body {
+function groundPart(plan: Standing, kind: Kind): Body {
   const shifts = shiftsOf(plan, kind);
   const wheelbase = plan.stance.values.wheelbase!;
   const springs = plan.stance.postures !== undefined;

@@ -1,11 +1,19 @@
 import type { BuildDocument } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
-import type { Plan } from '../plan.js';
 import { figureOf } from '../rider/figure.js';
 import { restTravel } from '../stance/springs.js';
 import { findKind } from '../stance/kinds/registry.js';
 import type { Vector } from '../vector/vector.js';
-import { pairsOf, type Body, type Moves, type Pair, type Pose, type Rods, type Sort } from './parts.js';
+import {
+  pairsOf,
+  type Body,
+  type Moves,
+  type Pair,
+  type Pose,
+  type Rods,
+  type Sort,
+  type Standing,
+} from './parts.js';
 import { gap, gapPlace, leastPossible, type Capsule, type Shape } from './shapes.js';
 
 /** The least gap between two parts through everything that moves them. */
@@ -45,8 +53,8 @@ export const STEPS = { crank: 72, steer: 21, travel: 5 } as const;
 const FAR = 250;
 
 /** Sweeps pedals, steering and travel, and finds the least gap of every pair of parts that could meet. */
-export function clearancesOf(document: BuildDocument, plan: Plan): Clearances {
-  const kind = findKind(plan.kind);
+export function clearancesOf(document: Pick<BuildDocument, 'seat' | 'mass'>, plan: Standing): Clearances {
+  const kind = findKind(plan.stance.kind);
   if (!kind) return { gaps: [], lostGrips: [], poses: 0 };
   const { gaps: wanted, lock } = document.seat;
   const steers = Array.from({ length: STEPS.steer }, (_, i) => -lock + (2 * lock * i) / (STEPS.steer - 1));
@@ -188,7 +196,7 @@ function tightest(found: readonly Clearance[]): Clearance[] {
 /** Out of reach by less than this a hand holds on all the same, as the shoulders turn with the bars, mm. Common practice, no source. */
 const GIVE = 100;
 
-function lostGrips({ stance: { places } }: Plan, steers: readonly number[]): LostGrip[] {
+function lostGrips({ stance: { places } }: Standing, steers: readonly number[]): LostGrip[] {
   return places.flatMap((place) => {
     const straight = figureOf(place).arms;
     // A rider who does not reach straight ahead has a finding of his own.

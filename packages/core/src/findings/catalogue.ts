@@ -1,7 +1,7 @@
 import { formatAngle } from '../units/angle.js';
 import { formatLength, type LengthDisplay } from '../units/length.js';
 import { asSentence, nameInText, bandUseText } from '../words.js';
-import type { Quantity } from '../stance/dimension.js';
+import type { Quantity } from '../units/quantity.js';
 import type { Finding } from './finding.js';
 import { FIXTURE_WORDS } from './fixtureWords.js';
 import { FRAME_WORDS } from './frameWords.js';

@@ -1,4 +1,4 @@
-import type { Quantity } from '../stance/dimension.js';
+import type { Quantity } from '../units/quantity.js';
 
 /** What each finding carries: lengths mm, angles degrees, masses kg, unless the name says otherwise. Its words are in the catalogue. */
 type Nothing = Readonly<Record<never, never>>;

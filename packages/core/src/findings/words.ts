@@ -1,4 +1,4 @@
-import type { Quantity } from '../stance/dimension.js';
+import type { Quantity } from '../units/quantity.js';
 import type { FindingValues } from './values.js';
 
 /** A finding in words: the same on screen, on paper and in the log. */

@@ -51,7 +51,7 @@ export interface Frame {
 }
 
 /** Places every node on the stance and every member between its nodes. Members that cannot be placed become findings. */
-export function frameOf(document: BuildDocument, stance: Stance): Frame {
+export function frameOf(document: Pick<BuildDocument, 'frame'>, stance: Stance): Frame {
   const { members, plates, sections, groups } = document.frame;
   const placed = placeNodes(document.frame, stance);
   const sectionById = new Map(sections.map((section) => [section.id, section]));
@@ -81,7 +81,7 @@ export function frameOf(document: BuildDocument, stance: Stance): Frame {
 
 const tell = teller('tubes');
 
-function placingFindings({ frame }: BuildDocument, { nodes, paths }: Placed): Finding[] {
+function placingFindings({ frame }: Pick<BuildDocument, 'frame'>, { nodes, paths }: Placed): Finding[] {
   const lost = frame.nodes.filter((node) => !nodes.has(node.id));
   const memberIds = new Set(frame.members.map((member) => member.id));
   const find = <C extends FindingCode>(code: C, ref: string, values: FindingValues[C]) =>

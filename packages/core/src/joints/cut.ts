@@ -1,4 +1,3 @@
-import type { Frame } from '../frame/frame.js';
 import type { Vector } from '../vector/vector.js';
 import type { EndCut } from './endCut.js';
 import type { Handedness } from './handedness.js';
@@ -33,11 +32,4 @@ export interface PieceCut {
   /** Of the cut piece, kg; and its centre of gravity. */
   readonly mass: number;
   readonly centre: Vector;
-}
-
-export interface Cut {
-  readonly frame: Frame;
-  /** Of the pieces that the builder cuts; of those that are there already. */
-  readonly cuts: readonly PieceCut[];
-  readonly given: readonly PieceCut[];
 }

@@ -20,7 +20,7 @@ export function jointFindings(
   cuts: readonly PieceCut[],
   frame: Frame,
   interferences: readonly Interference[],
-  document: BuildDocument,
+  document: Pick<BuildDocument, 'frame'>,
 ): Finding[] {
   const byId = new Map(frame.pieces.map((piece) => [piece.id, piece]));
   return [

@@ -5,6 +5,7 @@ import { add, along, cross, distance, dot, length, scale, subtract, type Vector 
 import { wallPoint } from './edge.js';
 import { hostsOf, type EndCut } from './endCut.js';
 import type { PieceCut } from './cut.js';
+import { keepNothing, type Keep } from '../memo/keep.js';
 import { toRadians } from '../units/angle.js';
 
 /** Two tubes that overlap where neither is cut for the other. Lengths mm. */
@@ -56,27 +57,22 @@ interface Body {
   readonly low: Vector;
   readonly high: Vector;
 }
-export interface Interfered {
-  readonly frame: Frame;
-  readonly cuts: readonly PieceCut[];
-  readonly given: readonly PieceCut[];
-  readonly interferences: readonly Interference[];
-}
-
 /**
  * Overlaps between tubes that are not joined: each as it is across, between what its ends take off, bends and tapers as
- * short straights; and the points of their cut edges. One for a mirrored pair. What stood the same in an earlier plan is
- * taken from there.
+ * short straights; and the points of their cut edges. One for a mirrored pair.
+ * @param keep takes what two tubes have from before, where both stand as they stood
  */
 export function findInterferences(
   frame: Frame,
   cuts: readonly PieceCut[],
-  before?: Interfered,
+  keep: Keep = keepNothing,
 ): readonly Interference[] {
   const byId = new Map(frame.pieces.map((piece) => [piece.id, piece]));
   const cutOf = new Map(cuts.map((cut) => [cut.piece, cut]));
-  const old = before && unchanged(frame, cutOf, before);
-  const bodies = frame.pieces.map((piece) => bodyOf(piece, cutOf.get(piece.id)));
+  const bodies = frame.pieces.map((piece) => {
+    const cut = cutOf.get(piece.id);
+    return keep(piece.id, [piece, cut], () => bodyOf(piece, cut));
+  });
   const joined = joinedPairs(frame.pieces, byId);
   const found: Interference[] = [];
   bodies.forEach((a, index) => {
@@ -87,12 +83,7 @@ export function findInterferences(
       if (b.piece.side === 'right' && a.piece.side === 'middle') continue;
       if (a.piece.supplied && b.piece.supplied) continue;
       if (apart(a, b) || joined.has(pairKey(a.piece.id, b.piece.id))) continue;
-      if (old?.has(a.piece.id) && old.has(b.piece.id)) {
-        const known = before!.interferences.find(({ a: x, b: y }) => x === a.piece.id && y === b.piece.id);
-        if (known) found.push(known);
-        continue;
-      }
-      const interference = meet(a, b);
+      const interference = keep(pairKey(a.piece.id, b.piece.id), [a, b], () => meet(a, b));
       if (interference && interference.overlap > TOUCH) found.push(interference);
     }
   });
@@ -100,20 +91,6 @@ export function findInterferences(
 }
 
 const pairKey = (a: string, b: string): string => (a < b ? `${a} ${b}` : `${b} ${a}`);
-
-function unchanged(
-  frame: Frame,
-  cutOf: ReadonlyMap<string, PieceCut>,
-  before: Interfered,
-): ReadonlySet<string> {
-  const oldCut = new Map([...before.cuts, ...before.given].map((cut) => [cut.piece, cut]));
-  return new Set(
-    frame.pieces.flatMap((piece) => {
-      const cut = cutOf.get(piece.id);
-      return cut !== undefined && cut === oldCut.get(piece.id) ? [piece.id] : [];
-    }),
-  );
-}
 
 /** Pairs of which one is cut to fit the other, passes through it, or is mitred with it. */
 function joinedPairs(pieces: readonly Piece[], byId: ReadonlyMap<string, Piece>): ReadonlySet<string> {

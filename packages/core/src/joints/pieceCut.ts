@@ -1,30 +1,26 @@
 import type { Frame, Piece } from '../frame/frame.js';
+import { keepNothing, type Keep } from '../memo/keep.js';
 import { WALL_LINES } from './edge.js';
 import { cutPiece, surroundingsOf, type EndCut } from './endCut.js';
-import type { ButtTrim, Cut, PieceCut } from './cut.js';
-import { mirroredCut, reflects, sameWork } from './reuse.js';
+import type { ButtTrim, PieceCut } from './cut.js';
+import { mirroredCut, neighbours, reflects } from './mirrored.js';
 import { handedness } from './handedness.js';
 import { metalOf } from './volume.js';
 
 /**
- * Both ends of every piece, also of those that are there already. Right twins whose hosts mirror the left one's are mirrored, not cast again; and
- * what stood the same in an earlier plan is taken from there.
+ * Both ends of every piece, also of those that are there already. Right twins whose hosts mirror the left one's are
+ * mirrored, not cast again.
+ * @param keep takes the cut of a piece from before, where it and what it is cut against stand as they stood
  */
-export function cutPieces(frame: Frame, before?: Cut): readonly PieceCut[] {
+export function cutPieces(frame: Frame, keep: Keep = keepNothing): readonly PieceCut[] {
   const around = surroundingsOf(frame);
-  const earlier = before && { ...before, around: surroundingsOf(before.frame) };
   const done = new Map<string, PieceCut>();
-  const known = new Map(before && [...before.cuts, ...before.given].map((cut) => [cut.piece, cut]));
   return frame.pieces.map((piece) => {
-    const old = known.get(piece.id);
     const twin = piece.side === 'right' ? around.pieces.get(`${piece.member.id}:left`) : undefined;
-    const left = twin && done.get(twin.id);
-    const cut =
-      old && earlier && sameWork(piece, around, earlier.around)
-        ? old
-        : left && reflects(twin, piece, around)
-          ? mirroredCut(left, piece)
-          : cutOne(piece, cutPiece(piece, around));
+    const left = twin && reflects(twin, piece, around) ? done.get(twin.id) : undefined;
+    const cut = keep(piece.id, [piece, neighbours(piece, around), left], () =>
+      left ? mirroredCut(left, piece) : cutOne(piece, cutPiece(piece, around)),
+    );
     done.set(piece.id, cut);
     return cut;
   });

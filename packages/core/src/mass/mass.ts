@@ -1,6 +1,6 @@
 import { namedPoint } from '../stance/namedPoint.js';
 import type { BuildDocument, Lump } from '@larchwood/format';
-import type { PieceWeight } from '../frame/weight.js';
+import type { PieceWeight } from './weight.js';
 import { figureOf } from '../rider/figure.js';
 import type { LumpSort } from '@larchwood/format';
 import type { Stance } from '../stance/stance.js';
@@ -34,7 +34,11 @@ export const SET_MASS = 75;
 const AT_REST = { crank: 0, steer: 0 } as const;
 
 /** Every mass of a build and where it is; total, centre of gravity and wheel loads, with and without riders. */
-export function massOf(document: BuildDocument, stance: Stance, frame: readonly PieceWeight[]): MassModel {
+export function massOf(
+  document: Pick<BuildDocument, 'mass' | 'brief' | 'seat'>,
+  stance: Stance,
+  frame: readonly PieceWeight[],
+): MassModel {
   const carried = [
     ...ofFrame(frame, 'tube'),
     ...ofFrame(frame, 'plate'),
@@ -80,7 +84,7 @@ function ofFrame(frame: readonly PieceWeight[], sort: PieceWeight['sort']): Mass
   return parts.length === 0 ? [] : [{ ...FRAME_PARTS[sort], ...together(parts) }];
 }
 
-function ridersOf({ brief, seat }: BuildDocument, stance: Stance): MassPart[] {
+function ridersOf({ brief, seat }: Pick<BuildDocument, 'brief' | 'seat'>, stance: Stance): MassPart[] {
   return stance.places.map((place, index) => {
     const rider = brief.riders[seat.aboard[index] ?? index];
     const weights = riderWeights(figureOf(place, AT_REST), rider?.mass ?? SET_MASS);

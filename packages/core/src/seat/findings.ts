@@ -5,7 +5,8 @@ import { frontShare } from '../mass/loads.js';
 import { inseamOf } from '../rider/body.js';
 import { figureOf, farthestCrank, armRaise } from '../rider/figure.js';
 import type { RiderPlace } from '../rider/place.js';
-import type { Adjusters, Kind, Quantity } from '../stance/dimension.js';
+import type { Adjusters, Kind } from '../stance/dimension.js';
+import type { Quantity } from '../units/quantity.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { solveStance } from '../stance/solve.js';
 import type { Stance } from '../stance/stance.js';
@@ -21,9 +22,11 @@ const ARMS_TIRE = 85;
 /** Usual share of the front wheels by kind (kart 40 to 45 %; common practice, no source). */
 const FRONT_SHARE: Readonly<Record<string, readonly [low: number, high: number]>> = { kart: [0.4, 0.45] };
 
+type SeatParts = Pick<BuildDocument, 'brief' | 'seat' | 'mass'>;
+
 /** What is wrong with how riders sit, and with where the weight is. */
 export function seatFindings(
-  document: BuildDocument,
+  document: SeatParts,
   stance: Stance,
   mass: MassModel,
   tipping: Tipping | undefined,
@@ -38,10 +41,10 @@ export function seatFindings(
 
 const tell = teller('seat');
 
-const riderOf = ({ brief, seat }: BuildDocument, index: number) => brief.riders[seat.aboard[index] ?? index];
+const riderOf = ({ brief, seat }: SeatParts, index: number) => brief.riders[seat.aboard[index] ?? index];
 
 function placeFindings(
-  document: BuildDocument,
+  document: SeatParts,
   stance: Stance,
   kind: Kind,
   place: RiderPlace,
@@ -107,7 +110,7 @@ function nearestReach(
 
 /** A saddle far from the usual rule. */
 function saddleFinding(
-  document: BuildDocument,
+  document: SeatParts,
   { values }: Stance,
   place: RiderPlace,
   index: number,
@@ -131,7 +134,7 @@ export function directionWord(degrees: number): string {
 }
 
 function massFindings(
-  document: BuildDocument,
+  document: SeatParts,
   stance: Stance,
   mass: MassModel,
   tipping: Tipping | undefined,

@@ -3,7 +3,7 @@ import { SET_MASS } from '../mass/mass.js';
 import type { Kind } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { solveStance } from '../stance/solve.js';
-import { bodiesOf, stanceOf, type Stance } from '../stance/stance.js';
+import { bodiesOf, stanceOf, type Stance, type StanceParts } from '../stance/stance.js';
 import { without } from '../without.js';
 
 /** One thing that is slid for a rider of a stature. */
@@ -32,7 +32,7 @@ const SAME = 0.5;
  * Who fits: for statures over the span that the build wants, how far what is slid for the legs and for the arms must go
  * so that knee and elbow stand as they do for the rider in the first place now.
  */
-export function fitRange(document: BuildDocument): readonly Fitted[] {
+export function fitRange(document: StanceParts): readonly Fitted[] {
   const kind = findKind(document.kind);
   const present = stanceOf(document);
   const slot = kind?.seat.slots[0];
@@ -60,7 +60,10 @@ function steps(low: number, high: number): number[] {
 }
 
 /** Somebody of that stature in the first place, of usual proportions. */
-function withStature({ brief, seat }: BuildDocument, stature: number): Pick<BuildDocument, 'brief' | 'seat'> {
+function withStature(
+  { brief, seat }: Pick<BuildDocument, 'brief' | 'seat'>,
+  stature: number,
+): Pick<BuildDocument, 'brief' | 'seat'> {
   const riders = [...brief.riders, { name: 'Somebody', stature, mass: SET_MASS }];
   return {
     brief: { ...brief, riders },

@@ -9,13 +9,13 @@ import type {
   OutlineLine,
   Place,
   Points,
-  Quantity,
   Refusal,
   RiderSlot,
   StandingWheel,
   State,
   SteeredWheel,
 } from './dimension.js';
+import type { Quantity } from '../units/quantity.js';
 
 /** How a front end moves and leans: what travel and pitch make of its steering. */
 export interface FrontEnd<S> {

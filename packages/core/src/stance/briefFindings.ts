@@ -14,7 +14,7 @@ const OTHER_PART = 0.1;
 const OTHER_TYRE = 5;
 
 /** What the brief asked for and the stance does not keep: rule limits, parts on the shelf, an engine longer than its room. */
-export function briefFindings(document: BuildDocument, stance: Stance): Finding[] {
+export function briefFindings(document: Pick<BuildDocument, 'brief' | 'wheels'>, stance: Stance): Finding[] {
   const kind = findKind(stance.kind);
   if (!kind) return [];
   const { limits, shelf } = document.brief;
@@ -67,7 +67,10 @@ function partFindings({ name, gives }: ShelfItem, stance: Stance, kind: Kind): F
   });
 }
 
-function wheelFinding({ sort, name, marking }: ShelfItem, { wheels }: BuildDocument): Finding[] {
+function wheelFinding(
+  { sort, name, marking }: ShelfItem,
+  { wheels }: Pick<BuildDocument, 'wheels'>,
+): Finding[] {
   if (marking === undefined || !(sort === 'front wheel' || sort === 'rear wheel')) return [];
   const end = sort === 'front wheel' ? 'front' : 'rear';
   const [tyre, rolling] = [parseTyreMarking(marking), rollingWheel(wheels[end])];

@@ -1,11 +1,10 @@
 import type { BuildDocument, LumpSort } from '@larchwood/format';
+import type { Quantity } from '../units/quantity.js';
 import type { RiderPlace } from '../rider/place.js';
 import type { Vector } from '../vector/vector.js';
 
 /** Minimal numbers that fix a stance, by name; lengths in mm, angles in degrees. */
 export type State = Readonly<Record<string, number>>;
-
-export type Quantity = 'length' | 'angle';
 
 /** A usual range, never a verdict. */
 export interface Band {

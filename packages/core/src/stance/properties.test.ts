@@ -5,7 +5,7 @@ import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../test
 import { readDocumentText } from '../start/read.js';
 import { findingText } from '../findings/catalogue.js';
 import { findLayout } from '../frame/layouts/registry.js';
-import { planBuild } from '../plan.js';
+import { planBuild } from '../plan/plan.js';
 import { without } from '../without.js';
 import { releases } from './exchange.js';
 import { formulaWithNumbers } from './explain.js';

@@ -36,8 +36,14 @@ export type StanceResult =
   | { readonly ok: true; readonly stance: Stance }
   | { readonly ok: false; readonly refusals: readonly Refusal[] };
 
+/** What of a document a stance is solved from. */
+export type StanceParts = Pick<
+  BuildDocument,
+  'kind' | 'startingSet' | 'wheels' | 'stance' | 'brief' | 'seat'
+>;
+
 /** Solves the stance a document describes. Wheels give radii and widths; everything else is held in the document. */
-export function stanceOf(document: BuildDocument): StanceResult {
+export function stanceOf(document: StanceParts): StanceResult {
   const kind = findKind(document.kind);
   if (!kind)
     return {

@@ -1,9 +1,9 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { FINDING_CODES, findingText } from '../findings/catalogue.js';
-import { planBuild } from '../plan.js';
+import { planBuild } from '../plan/plan.js';
 import { EVERY_SET, made, planMade, stanceMade } from '../../../../testing/made.js';
-import { readDocument, readDocumentText } from '../start/read.js';
+import { readDocument, readDocumentText } from './read.js';
 import { BuildSchema } from '@larchwood/format';
 import { findKind } from '../stance/kinds/registry.js';
 import { without } from '../without.js';

@@ -3,7 +3,7 @@ import type { BuildDocument } from '@larchwood/format';
 import { findingText } from '../findings/catalogue.js';
 import type { Layout } from '../frame/layouts/layout.js';
 import { layoutsFor } from '../frame/layouts/registry.js';
-import { planBuild, type Plan } from '../plan.js';
+import { planBuild, type Plan } from '../plan/plan.js';
 import { nameInText } from '../words.js';
 
 /** A layout as it would be made of a build's stance, before it is made. */

@@ -1,7 +1,7 @@
 import type { BuildDocument } from '@larchwood/format';
 import type { PieceCut } from '../joints/cut.js';
 import { add, scale, type Vector } from '../vector/vector.js';
-import type { Frame } from './frame.js';
+import type { Frame } from '../frame/frame.js';
 
 export interface PieceWeight {
   readonly id: string;
@@ -50,7 +50,7 @@ export interface GroupWeight {
 
 /** Mass by group, in the document's order; what is in no group comes last. */
 export function groupWeights(
-  { frame }: BuildDocument,
+  { frame }: Pick<BuildDocument, 'frame'>,
   weights: readonly PieceWeight[],
 ): readonly GroupWeight[] {
   const total = (id: string | undefined) =>

@@ -1,8 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { made, planMade } from '../../../../testing/made.js';
-import type { BuildDocument } from '@larchwood/format';
-import { planBuild } from '../plan.js';
 import { add, scale } from '../vector/vector.js';
 import { cutPiece, surroundingsOf } from './endCut.js';
 import { sawOf } from './planar.js';
@@ -15,56 +13,8 @@ const CASES = [
   ['buggy', 'buggy'],
 ] as const;
 
-/** The document with one of its nodes moved. */
-function moved(document: BuildDocument, pick: number, by: number): BuildDocument {
-  const nodes = document.frame.nodes;
-  const index = pick % nodes.length;
-  return {
-    ...document,
-    frame: {
-      ...document.frame,
-      nodes: nodes.map((node, at) => {
-        const { anchor } = node;
-        if (at !== index || !('offset' in anchor)) return node;
-        return {
-          ...node,
-          anchor: { ...anchor, offset: [anchor.offset[0] + by, anchor.offset[1], anchor.offset[2] + by / 2] },
-        };
-      }),
-    },
-  };
-}
-
 describe.each(CASES)('%s, %s', (kind, set) => {
   const document = made(kind, set);
-  it('a plan that takes what it can from the one before is the plan that starts afresh', () => {
-    const first = planMade(document);
-    fc.assert(
-      fc.property(fc.nat({ max: 500 }), fc.double({ min: -6, max: 6, noNaN: true }), (pick, by) => {
-        const next = moved(document, pick, by);
-        const afresh = planBuild(next);
-        const taken = planBuild(next, first);
-        if (!afresh.ok || !taken.ok) throw new Error('no plan');
-        expect(taken.plan.findings).toEqual(afresh.plan.findings);
-        expect(taken.plan.interferences).toEqual(afresh.plan.interferences);
-        taken.plan.cuts.forEach((cut, index) => {
-          const other = afresh.plan.cuts[index]!;
-          expect([
-            cut.overall,
-            cut.betweenCentres,
-            cut.mass,
-            ...cut.ends.flatMap(({ matchAngle, saw }) => [matchAngle, saw]),
-          ]).toEqual([
-            other.overall,
-            other.betweenCentres,
-            other.mass,
-            ...other.ends.flatMap(({ matchAngle, saw }) => [matchAngle, saw]),
-          ]);
-        });
-      }),
-      { numRuns: 12 },
-    );
-  });
   it('a right twin mirrored from its left one is what casting it finds', () => {
     const { frame, cuts, given } = planMade(document);
     const around = surroundingsOf(frame);

@@ -2,7 +2,7 @@ import { clearanceFindings, clearancesOf } from '../clearance/sweep.js';
 import type { BuildDocument } from '@larchwood/format';
 import { findingText } from '../findings/catalogue.js';
 import { fixtureDetails } from '../fixture/fixture.js';
-import type { Plan } from '../plan.js';
+import type { Plan } from './plan.js';
 
 /**
  * A plan as the text of a file: everything that follows from a build, with its format and version. See docs/plan.md.

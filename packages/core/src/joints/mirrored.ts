@@ -1,12 +1,14 @@
 import type { Piece, PlacedPlate } from '../frame/frame.js';
-import type { Path } from '../frame/path.js';
-import { along, distance, mirror, type Vector } from '../vector/vector.js';
+import { along, distance, mirror } from '../vector/vector.js';
 import { blankLines, WALL_LINES, type Edge, type Extreme } from './edge.js';
 import { hostPiece, plateFor, type EndCut, type Surroundings } from './endCut.js';
 import type { PieceCut } from './cut.js';
 
-/** Hosts and plates of both ends of a piece. */
-function neighbours(piece: Piece, { pieces, plates }: Surroundings): (Piece | PlacedPlate | undefined)[] {
+/** Hosts and plates of both ends of a piece: with the piece itself, all that its cuts are made of. */
+export function neighbours(
+  piece: Piece,
+  { pieces, plates }: Surroundings,
+): (Piece | PlacedPlate | undefined)[] {
   return (['start', 'end'] as const).flatMap((name): (Piece | PlacedPlate | undefined)[] => {
     const end = piece.member.ends[name];
     if (end.cut === 'plate') return [plateFor(piece, piece[name], end.plate, plates)];
@@ -14,37 +16,6 @@ function neighbours(piece: Piece, { pieces, plates }: Surroundings): (Piece | Pl
     return hosts.map((host) => hostPiece(host, piece.side, pieces));
   });
 }
-
-/** Whether a piece and all that its ends are cut against stand exactly as they stood in an earlier frame. */
-export function sameWork(piece: Piece, now: Surroundings, before: Surroundings): boolean {
-  const old = before.pieces.get(piece.id);
-  if (!old || old.member !== piece.member || old.mark !== piece.mark || !samePlace(piece, old)) return false;
-  const [theirs, others] = [neighbours(piece, now), neighbours(old, before)];
-  return theirs.every((one, index) => {
-    const other = others[index];
-    if (!one || !other) return one === other;
-    if (one.mark !== other.mark) return false;
-    if ('plate' in one || 'plate' in other)
-      return 'plate' in one && 'plate' in other && one.plate === other.plate && same(one.at, other.at);
-    return samePlace(one, other);
-  });
-}
-
-const same = (a: Vector, b: Vector): boolean => a[0] === b[0] && a[1] === b[1] && a[2] === b[2];
-
-const samePlace = (a: Piece, b: Piece): boolean =>
-  a.section === b.section &&
-  a.density === b.density &&
-  same(a.end, b.end) &&
-  same(a.top, b.top) &&
-  samePath(a.path, b.path);
-
-const samePath = (a: Path, b: Path): boolean =>
-  a.legs.length === b.legs.length &&
-  a.legs.every((leg, index) => {
-    const other = b.legs[index]!;
-    return same(leg.from, other.from) && same(leg.direction, other.direction) && leg.length === other.length;
-  });
 
 /** Whether the right twin's surroundings mirror the left one's, so that its cut is the mirror of the other. */
 export function reflects(left: Piece, right: Piece, around: Surroundings): boolean {

@@ -3,9 +3,9 @@ import type { PieceCut } from '../joints/cut.js';
 import type { EndCut } from '../joints/endCut.js';
 import type { ViewName } from '../stance/dimension.js';
 import { cross, dot, type Vector } from '../vector/vector.js';
-import type { Piece } from './frame.js';
-import { halfAcross } from './across.js';
-import { pointOn } from './path.js';
+import type { Piece } from '../frame/frame.js';
+import { halfAcross } from '../frame/across.js';
+import { pointOn } from '../frame/path.js';
 
 /** A view square to an axis of the vehicle, and where it puts a point on its paper: in mm, pixels or whatever it draws in. */
 export interface Seen {

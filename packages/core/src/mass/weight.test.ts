@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import { framed, round } from '../../../../testing/rods.js';
 import { distance, type Vector } from '../vector/vector.js';
-import { findMaterial } from './materials.js';
-import { pointOn } from './path.js';
+import { findMaterial } from '../frame/materials.js';
+import { pointOn } from '../frame/path.js';
 import { groupWeights } from './weight.js';
 
 describe('what a frame weighs', () => {
