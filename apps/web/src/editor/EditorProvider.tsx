@@ -6,7 +6,6 @@ import type { StoredBuild } from '@larchwood/contract';
 import { findKind, planBuild } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
-import { ClearancesProvider } from '../stations/seat/clearances';
 import { ConflictDialog } from './ConflictDialog';
 import { EditorContext, FieldsContext, KindContext, type Compared, type Draft, type Editor } from './editor';
 import { Session } from './session';
@@ -110,11 +109,7 @@ export function EditorProvider({ build, unsaved, children }: Props) {
   return (
     <EditorContext value={editor}>
       <KindContext value={findKind(document.kind)}>
-        <FieldsContext value={fields}>
-          <ClearancesProvider document={document} still={!dragging}>
-            {children}
-          </ClearancesProvider>
-        </FieldsContext>
+        <FieldsContext value={fields}>{children}</FieldsContext>
       </KindContext>
       {save.is === 'conflict' && (
         <ConflictDialog

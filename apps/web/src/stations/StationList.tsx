@@ -2,14 +2,14 @@ import { Check, Minus, Triangle } from 'lucide-react';
 import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { useEditor } from '../editor/editor';
-import { useClearances } from './seat/clearances';
+import { useSlow } from '../planning/useSlow';
 import { GROUPS, stateOf, STATIONS } from './stations';
 
 const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' } as const;
 
 export function StationList() {
   const { build, document, plan } = useEditor();
-  const { findings } = useClearances();
+  const swept = useSlow('sweptFindings').value;
   return (
     <nav
       aria-label="Stations"
@@ -23,7 +23,7 @@ export function StationList() {
               key={id}
               to={`/builds/${build.id}/${id}`}
               name={name}
-              {...stateOf(document, plan, id, findings)}
+              {...stateOf(document, plan, id, swept)}
             />
           ))}
         </div>

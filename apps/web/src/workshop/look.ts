@@ -1,4 +1,4 @@
-import { findingText, planBuild } from '@larchwood/core';
+import { findingText, planBuild, Planner, sweptFindings } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { silhouetteOf, type SilhouetteShape } from '../parts/silhouetteShape';
 import { stateOf, STATIONS } from '../stations/stations';
@@ -21,15 +21,17 @@ export interface Look {
 
 /** Looks a build over. */
 export function lookAt(document: BuildDocument): Look {
-  const planned = planBuild(document);
+  const planner = new Planner();
+  const planned = planBuild(document, planner);
   const plan = planned.ok ? planned.plan : undefined;
+  const swept = planned.ok ? planner.ask(sweptFindings, document) : [];
   const stations = STATIONS.filter(({ id }) => id !== 'history').map(({ id, name }) => ({
     id,
     name,
-    ...stateOf(document, plan, id),
+    ...stateOf(document, plan, id, swept),
   }));
   const open = stations.find(({ is }) => is === 'findings') ?? stations.find(({ is }) => is === 'none');
-  const finding = plan?.findings.find(
+  const finding = [...(plan?.findings ?? []), ...swept].find(
     ({ where, severity }) => where.station === open?.id && severity !== 'note',
   );
   return {

@@ -11,10 +11,12 @@ import type { Plan } from './plan.js';
 export function planText(document: BuildDocument, plan: Plan): string {
   const details = fixtureDetails({ document, ...plan });
   const clearances = clearancesOf(document, plan);
-  const findings = [...plan.findings, ...clearanceFindings(clearances)].map((finding) => ({
-    ...finding,
-    words: findingText(finding, plan.units),
-  }));
+  const findings = [...plan.findings, ...clearanceFindings(clearances), ...details.inTheWay].map(
+    (finding) => ({
+      ...finding,
+      words: findingText(finding, plan.units),
+    }),
+  );
   const file = { format: 'larchwood-plan', version: 1, ...plan, details, clearances, findings };
   return `${JSON.stringify(file, plainly, 1)}\n`;
 }

@@ -1,6 +1,4 @@
 import { Check, Minus } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
 import { failure, findKind, formatLength, type Fitted } from '@larchwood/core';
 import { LIMITS, type Limits, type BuildDocument } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
@@ -8,12 +6,12 @@ import { lengthWithin } from '../../ledger/bounds';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Length } from '../../parts/Figure';
 import { setSeat } from './changes';
-import { seatWork } from './clearances';
+import { useSlow } from '../../planning/useSlow';
 
 /** Who fits: statures over a span, and how far seat and grips must be slid for each. */
 export function FitView() {
   const { document, edit } = useEditor();
-  const fitted = useFit(document);
+  const { value: fitted } = useSlow('fit');
   const { statures, legSlide, armSlide } = document.seat;
   const slot = findKind(document.kind)?.seat.slots[0];
   const { units } = document;
@@ -159,20 +157,4 @@ function FitTable({
       </tbody>
     </table>
   );
-}
-
-/** Worked out beside the page; the last answer stays until the next has come. */
-function useFit(document: BuildDocument): readonly Fitted[] | undefined {
-  const [fitted, setFitted] = useState<readonly Fitted[]>();
-  const newest = useRef(0);
-  useEffect(() => {
-    const turn = (newest.current += 1);
-    seatWork()
-      .fit(document)
-      .then(
-        (answer) => turn === newest.current && setFitted(answer),
-        () => toast('Who fits could not be worked out; the last answer stays.'),
-      );
-  }, [document]);
-  return fitted;
 }
