@@ -1,8 +1,35 @@
 /** Arrows point one way: format <- core <- contract, outputs <- server, headless, web. */
+/** Folders of the core from the ground up: each uses those before it, none after it. */
+const FLOORS = [
+  ['units', 'vector', 'numeric', 'memo', 'proximity'],
+  ['findings'],
+  ['rider'],
+  ['stance'],
+  ['frame'],
+  ['joints'],
+  ['solid'],
+  ['mass'],
+  ['tipping'],
+  ['seat'],
+  ['clearance'],
+  ['fixture'],
+  ['plan'],
+  ['start'],
+];
+const core = (folders) => `^packages/core/src/(${folders.join('|')})/`;
+const floorRules = FLOORS.slice(0, -1).map((folders, floor) => ({
+  name: `core-floor-${folders.join('-')}`,
+  comment: 'A folder of the core uses those below it, and none above; see packages/core/README.md.',
+  severity: 'error',
+  from: { path: core(folders), pathNot: '\\.test\\.ts$' },
+  to: { path: core(FLOORS.slice(floor + 1).flat()) },
+}));
+
 const never = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 
 module.exports = {
   forbidden: [
+    ...floorRules,
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     never('format-knows-nobody', '^packages/format/', '^(apps|packages/(core|contract|outputs))/'),
     never('core-knows-the-format-only', '^packages/core/', '^(apps|packages/(contract|outputs))/'),

@@ -81,7 +81,7 @@ test('bad input of the brief is answered at its place; rows go and come back', a
   for (let rider = 0; rider < 3; rider += 1) await page.getByRole('button', { name: 'Add a rider' }).click();
   await page.getByLabel('Rider 3, stature, mm').fill('12');
   await page.keyboard.press('Tab');
-  await expect(page.getByRole('alert')).toContainText('between 500 and 2500 mm');
+  await expect(page.getByRole('alert')).toContainText('between 500 mm (19.69 in) and 2500 mm');
   await page.getByLabel('Rider 2, name').fill('');
   await expect(page.getByRole('alert').filter({ hasText: 'It needs a name.' })).toBeVisible();
   await page.getByLabel('Rider 2, mass, kg').fill('heavy');

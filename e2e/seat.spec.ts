@@ -92,7 +92,7 @@ test('a thigh meets the seat’s front edge, is shown there, and is cured', asyn
   // Wanted gaps and lock are answered at their fields.
   await gaps.getByLabel('Gap wanted, rider to a hard part, mm').fill('900');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('between 0 and 200 mm');
+  await expect(page.getByRole('alert')).toContainText('between 0 mm (0 in) and 200 mm');
   await page.keyboard.press('Escape');
   await page.getByRole('slider', { name: /Steering/ }).press('ArrowRight');
   await expect(page.getByRole('group', { name: 'Motion' })).toContainText('1° left');

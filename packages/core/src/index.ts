@@ -134,7 +134,8 @@ export {
   toleranceText,
 } from './fixture/readingText.js';
 export { PROFILE_SUFFIX, profileText, readProfile, readProfileText } from './fixture/profile.js';
-export { cornersOf, solidOutline, type Solid } from './fixture/solids.js';
+export { solidOutline, type Solid } from './fixture/solids.js';
+export { cornersOf } from './proximity/distance.js';
 export { isFinding, type Finding, type Severity, type Station } from './findings/finding.js';
 export type { FindingCode, FindingValues } from './findings/values.js';
 export { findingText, FINDING_CODES, type FindingText } from './findings/catalogue.js';

@@ -18,11 +18,7 @@ const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' }
 /** A build on the shelf: its silhouette, what is settled, what waits, and what the next step is. */
 export function BuildCard({ build, now }: { readonly build: BuildSummary; readonly now: number }) {
   const [renaming, setRenaming] = useState(false);
-  const look = useQuery({
-    queryKey: ['look', build.id, build.revision],
-    queryFn: async () => lookOver((await builds.get(build.id)).document),
-    staleTime: Infinity,
-  });
+  const look = useLook(build);
   const { duplicate, rename, remove } = useActions(build);
   const kind = findKind(build.kind)?.name ?? build.kind;
   return (
@@ -125,6 +121,18 @@ function Stations({ build, look }: { readonly build: BuildSummary; readonly look
       </Link>
     </>
   );
+}
+
+/** First what is told at once; what takes longer when every build on the shelf has been looked at. */
+function useLook({ id, revision }: BuildSummary) {
+  const looked = (closely: boolean) => ({
+    queryKey: ['look', id, revision, closely],
+    queryFn: async () => lookOver((await builds.get(id)).document, closely),
+    staleTime: Infinity,
+  });
+  const first = useQuery(looked(false));
+  const closer = useQuery({ ...looked(true), enabled: first.isSuccess });
+  return closer.isSuccess ? closer : first;
 }
 
 function useActions(build: BuildSummary) {

@@ -19,12 +19,15 @@ export interface Look {
   readonly mass: number;
 }
 
-/** Looks a build over. */
-export function lookAt(document: BuildDocument): Look {
+/**
+ * Looks a build over.
+ * @param closely also at what the sweep of all that moves finds, and what of the fixture is in the way: that takes longer
+ */
+export function lookAt(document: BuildDocument, closely: boolean): Look {
   const planner = new Planner();
   const planned = planBuild(document, planner);
   const plan = planned.ok ? planned.plan : undefined;
-  const swept = planned.ok ? planner.ask(sweptFindings, document) : [];
+  const swept = planned.ok && closely ? planner.ask(sweptFindings, document) : [];
   const stations = STATIONS.filter(({ id }) => id !== 'history').map(({ id, name }) => ({
     id,
     name,

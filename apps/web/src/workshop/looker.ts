@@ -5,8 +5,8 @@ import type { Looker } from './look.worker';
 
 let worker: Remote<Looker> | undefined;
 
-/** Looks a build over in one worker for the whole shelf. */
-export function lookOver(document: BuildDocument): Promise<Look> {
+/** Looks a build over in one worker for the whole shelf, builds in turn. */
+export function lookOver(document: BuildDocument, closely: boolean): Promise<Look> {
   worker ??= wrap<Looker>(new Worker(new URL('./look.worker.ts', import.meta.url), { type: 'module' }));
-  return worker.lookAt(document);
+  return worker.lookAt(document, closely);
 }

@@ -7,14 +7,17 @@ import { findKind } from '../stance/kinds/registry.js';
 import { restTravel } from '../stance/springs.js';
 import { along, distance, subtract, unit, type Vector } from '../vector/vector.js';
 import { wheelsIn } from './parts.js';
-import { ball, capsule, distanceTo, gap, gapPlace, leastPossible, tyre, type Disc } from './shapes.js';
+import { distanceTo } from '../proximity/distance.js';
+import { gap, gapPlace, leastPossible } from '../proximity/gap.js';
+import { ballAt, rodFrom, type Disc } from '../proximity/shapes.js';
+import { tyre } from './tyre.js';
 import { clearanceFindings, clearancesOf, STEPS } from './sweep.js';
 
 const coordinate = fc.double({ min: -600, max: 600, noNaN: true });
 const point = fc.tuple(coordinate, coordinate, coordinate) as fc.Arbitrary<Vector>;
 const rod = fc
   .tuple(point, point, fc.double({ min: 1, max: 80, noNaN: true }))
-  .map(([a, b, radius]) => capsule(a, b, radius));
+  .map(([a, b, radius]) => rodFrom(a, b, radius));
 const disc: fc.Arbitrary<Disc> = fc
   .tuple(point, point, fc.integer({ min: 100, max: 350 }), fc.integer({ min: 20, max: 220 }))
   .filter(([, axis]) => distance(axis, [0, 0, 0]) > 1)
@@ -34,9 +37,10 @@ describe('gaps', () => {
   it('between rods, and between a rod and a tyre, are those of points closely set along them', () => {
     fc.assert(
       fc.property(rod, rod, disc, (one, two, wheel) => {
-        const apart = sampled(one.a, one.b, (p) => sampledTo(p, two.a, two.b)) - one.radius - two.radius;
+        const apart =
+          sampled(one.from, one.to, (p) => sampledTo(p, two.from, two.to)) - one.radius - two.radius;
         expect(Math.abs(gap(one, two) - apart)).toBeLessThan(1.5);
-        const toWheel = sampled(one.a, one.b, (p) => distanceTo(wheel, p)) - one.radius;
+        const toWheel = sampled(one.from, one.to, (p) => distanceTo(wheel, p)) - one.radius;
         expect(Math.abs(gap(one, wheel) - toWheel)).toBeLessThan(0.8);
         // The quick bound never claims more than there is.
         expect(leastPossible(one, two)).toBeLessThanOrEqual(gap(one, two) + 1e-6);
@@ -57,8 +61,8 @@ describe('gaps', () => {
     });
     expect(distanceTo(wheel, [400, 0, 0])).toBeCloseTo(52, 9);
     expect(distanceTo(wheel, [0, 60, 100])).toBeCloseTo(60 - 18.5, 9);
-    expect(gap(ball([400, 0, 0], 12), wheel)).toBeCloseTo(40, 9);
-    expect(gapPlace(ball([400, 0, 0], 12), wheel)[0]).toBeCloseTo(368, 3);
+    expect(gap(ballAt([400, 0, 0], 12), wheel)).toBeCloseTo(40, 9);
+    expect(gapPlace(ballAt([400, 0, 0], 12), wheel)[0]).toBeCloseTo(368, 3);
   });
 });
 /** Distance from a point to a segment, by projection. */

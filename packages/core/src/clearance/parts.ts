@@ -11,7 +11,8 @@ import { turnedWheel } from '../stance/steering.js';
 import { nameInText } from '../words.js';
 import { add, along, scale, subtract, turn, type Vector } from '../vector/vector.js';
 import { lumpAt } from '../mass/mass.js';
-import { ball, capsule, tyre, type Capsule, type Shape } from './shapes.js';
+import { ballAt, boxAt, rodFrom, type Rod, type Shape } from '../proximity/shapes.js';
+import { tyre } from './tyre.js';
 
 /** How the moving parts stand: crank in degrees, steering in degrees to the left, travel from 0 unladen to 1 pressed home. */
 export interface Pose {
@@ -29,7 +30,7 @@ export interface Rods {
   readonly name: string;
   readonly sort: Sort;
   readonly moves: Moves;
-  readonly at: (pose: Pose) => readonly Capsule[];
+  readonly at: (pose: Pose) => readonly Rod[];
 }
 /** A part that rods may meet. */
 export interface Body {
@@ -58,7 +59,7 @@ export function pairsOf(document: Pick<BuildDocument, 'mass'>, plan: Standing, k
   const wheels = wheelParts(plan, kind);
   const frame = plan.frame.pieces.map((piece): Rods & Body => {
     const { member } = piece;
-    const rods = rodsAlong(piece).map(({ from, to, radius }) => capsule(from, to, radius));
+    const rods = rodsAlong(piece).map(({ from, to, radius }) => rodFrom(from, to, radius));
     // Twins are one: the nearer of the two is told.
     const name = `${nameInText(member.name)} (${member.piece})`;
     return { name, sort: 'metal', moves: {}, at: () => rods };
@@ -92,47 +93,47 @@ function riderPairs(
     ({ crank }) => figureOf(place, { crank, steer: 0 }),
   );
   const { stature } = place.body;
-  const rider = (name: string, moves: Moves, rods: (figure: Figure, pose: Pose) => Capsule[]): Rods => ({
+  const rider = (name: string, moves: Moves, rods: (figure: Figure, pose: Pose) => Rod[]): Rods => ({
     name: whose + name,
     sort: 'rider',
     moves,
     at: (pose) => rods(figure(pose), pose),
   });
-  const legs = (of: (leg: Figure['legs']['left']) => Capsule) => (posed: Figure) => [
+  const legs = (of: (leg: Figure['legs']['left']) => Rod) => (posed: Figure) => [
     of(posed.legs.left),
     of(posed.legs.right),
   ];
   const thigh = rider(
     'thigh',
     turns,
-    legs(({ hip, knee }) => capsule(hip, knee, THICKNESS.thighAtKnee * stature)),
+    legs(({ hip, knee }) => rodFrom(hip, knee, THICKNESS.thighAtKnee * stature)),
   );
   const knee = rider(
     'knee',
     turns,
-    legs(({ knee: at }) => ball(at, THICKNESS.knee * stature)),
+    legs(({ knee: at }) => ballAt(at, THICKNESS.knee * stature)),
   );
   const calf = rider('calf', turns, ({ legs: { left, right } }) =>
     [left, right].flatMap(({ knee: from, ankle }) => {
       const middle = scale(add(from, ankle), 0.5);
       return [
-        capsule(from, middle, THICKNESS.calf * stature),
-        capsule(middle, ankle, THICKNESS.ankle * stature),
+        rodFrom(from, middle, THICKNESS.calf * stature),
+        rodFrom(middle, ankle, THICKNESS.ankle * stature),
       ];
     }),
   );
   const toe = rider(
     'toe',
     turns,
-    legs(({ tread, toe: at }) => capsule(tread, at, TOE * stature)),
+    legs(({ tread, toe: at }) => rodFrom(tread, at, TOE * stature)),
   );
   const heel = rider(
     'heel',
     turns,
-    legs(({ heel: at }) => ball(along(at, [0, 0, 1], HEEL * stature), HEEL * stature)),
+    legs(({ heel: at }) => ballAt(along(at, [0, 0, 1], HEEL * stature), HEEL * stature)),
   );
   const trunk = rider('trunk', {}, ({ hip, shoulder }) => [
-    capsule(hip, shoulder, THICKNESS.trunk * stature),
+    rodFrom(hip, shoulder, THICKNESS.trunk * stature),
   ]);
   const steering = steeringParts(place, whose);
   const seat = seatParts(place, whose);
@@ -161,7 +162,7 @@ const TOE = 0.016;
 /** Bars, wheel, column or sticks, as rods. */
 function steeringParts(place: RiderPlace, whose: string): Body[] {
   const { hands } = place;
-  const part = (name: string, moves: Moves, at: (pose: Pose) => Capsule[]): Rods & Body => ({
+  const part = (name: string, moves: Moves, at: (pose: Pose) => Rod[]): Rods & Body => ({
     name: whose + name,
     sort: 'metal',
     moves,
@@ -173,7 +174,7 @@ function steeringParts(place: RiderPlace, whose: string): Body[] {
       barOf(place, whose),
       part('stem', moves, ({ steer }) => {
         const [left, right] = gripsAt(hands, place, steer);
-        return [capsule(turnedAbout(hands, hands.stem, steer), scale(add(left, right), 0.5), METAL.stem)];
+        return [rodFrom(turnedAbout(hands, hands.stem, steer), scale(add(left, right), 0.5), METAL.stem)];
       }),
     ];
   }
@@ -184,7 +185,7 @@ function steeringParts(place: RiderPlace, whose: string): Body[] {
       moves: {},
       at: () => [
         {
-          is: 'disc',
+          as: 'disc',
           centre: hands.centre,
           spindle: hands.axis,
           radius: hands.radius,
@@ -196,7 +197,7 @@ function steeringParts(place: RiderPlace, whose: string): Body[] {
     return [
       rim,
       part('column', {}, () => [
-        capsule(hands.columnFoot, along(hands.centre, hands.axis, -METAL.rim), METAL.column),
+        rodFrom(hands.columnFoot, along(hands.centre, hands.axis, -METAL.rim), METAL.column),
       ]),
     ];
   }
@@ -204,7 +205,7 @@ function steeringParts(place: RiderPlace, whose: string): Body[] {
     return [
       part('side-sticks', { steer: true }, ({ steer }) => {
         const [left, right] = gripsAt(hands, place, steer);
-        const rod = (grip: Vector) => capsule(grip, add(grip, [0, 0, -hands.pivot * 0.6]), METAL.bar);
+        const rod = (grip: Vector) => rodFrom(grip, add(grip, [0, 0, -hands.pivot * 0.6]), METAL.bar);
         return [rod(left), rod(right)];
       }),
     ];
@@ -220,8 +221,8 @@ function seatParts(
   whose: string,
 ): { readonly edge: Body[]; readonly shell: (Rods & Body)[] } {
   if (seat.as !== 'shell') return { edge: [], shell: [] };
-  const across = (at: Vector, half: number): Capsule =>
-    capsule(add(at, [0, half, 0]), add(at, [0, -half, 0]), METAL.edge);
+  const across = (at: Vector, half: number): Rod =>
+    rodFrom(add(at, [0, half, 0]), add(at, [0, -half, 0]), METAL.edge);
   const sunk: Vector = [0, 0, -METAL.edge];
   const edge: Body = {
     name: `${whose}front edge of the seat`,
@@ -244,7 +245,7 @@ function barOf(place: RiderPlace, whose: string): Rods & Body {
     name: `${whose}bars`,
     sort: 'metal',
     moves: hands.on === 'bars' && hands.axis ? { steer: true } : {},
-    at: ({ steer }) => [capsule(...gripsAt(hands, place, steer), METAL.bar)],
+    at: ({ steer }) => [rodFrom(...gripsAt(hands, place, steer), METAL.bar)],
   };
 }
 
@@ -269,7 +270,7 @@ function boxPairs(document: Pick<BuildDocument, 'mass'>, { stance }: Standing): 
     const { box } = lump;
     if (!box) return [];
     const half: Vector = [box[0] / 2, box[1] / 2, box[2] / 2];
-    const shape: Shape = { is: 'box', centre: lumpAt(lump, stance).at, half };
+    const shape = boxAt(lumpAt(lump, stance).at, half);
     return [{ name: nameInText(lump.name), sort: 'metal', moves: {}, at: () => [shape] }];
   });
   return stance.places.flatMap((place) =>
@@ -340,7 +341,7 @@ function groundPart(plan: Standing, kind: Kind): Body {
     moves: springs ? { travel: true } : {},
     at: ({ travel }) => {
       const by = springs ? shifts(travel) : { rear: [0, 0, 0] as const, front: [0, 0, 0] as const };
-      return [{ is: 'ground', rear: by.rear, front: add([wheelbase, 0, 0], by.front) }];
+      return [{ as: 'ground', rear: by.rear, front: add([wheelbase, 0, 0], by.front) }];
     },
   };
 }

@@ -14,7 +14,8 @@ import {
   type Sort,
   type Standing,
 } from './parts.js';
-import { gap, gapPlace, leastPossible, type Capsule, type Shape } from './shapes.js';
+import { gap, gapPlace, leastPossible } from '../proximity/gap.js';
+import type { Rod, Shape } from '../proximity/shapes.js';
 
 /** The least gap between two parts through everything that moves them. */
 export interface Clearance {
@@ -133,13 +134,13 @@ const COARSE = 7;
 /** Every pose of one part against every pose of the other that goes with it. */
 function least(
   { a, b }: Pair,
-  rodsIn: (part: Rods) => readonly Posed<Capsule>[],
+  rodsIn: (part: Rods) => readonly Posed<Rod>[],
   shapesIn: (part: Body) => readonly Posed<Shape>[],
   rest: Pose,
   wanted: BuildDocument['seat']['gaps'],
 ): Clearance {
   const shared = AXES.filter((axis) => a.moves[axis] && b.moves[axis]);
-  let best: { gap: number; pose: Pose; rod?: Capsule; other?: Shape } = { gap: FAR, pose: rest };
+  let best: { gap: number; pose: Pose; rod?: Rod; other?: Shape } = { gap: FAR, pose: rest };
   for (const one of rodsIn(a))
     for (const two of shapesIn(b)) {
       if (shared.some((axis) => one.pose[axis] !== two.pose[axis])) continue;

@@ -1,6 +1,6 @@
 import { add, along, cross, scale, type Vector } from '../vector/vector.js';
 import type { Sized } from './across.js';
-import { carried, pointOn } from './path.js';
+import { carried, pointOn, type Arc } from './path.js';
 import { sizeAt } from './sections.js';
 
 /** A straight part of a tube, as a rod with round ends that lies within its outside; mm. */
@@ -35,13 +35,15 @@ export function rodsAlong(piece: Sized): TubeRod[] {
   });
 }
 
+/** Where the straights that stand for a bend begin and end, along the centre line. */
+export const bendStations = ({ station, length }: Arc): number[] =>
+  Array.from({ length: BEND_PARTS + 1 }, (_, part) => station + (length * part) / BEND_PARTS);
+
 /** Where a tube's straights, bends and tapers begin and end, and places between. */
 function stationsOf({ section, path, length }: Sized): number[] {
   const stations = new Set([0, length]);
   for (const leg of path.legs) stations.add(leg.station).add(leg.station + leg.length);
-  for (const arc of path.arcs)
-    for (let part = 0; part <= BEND_PARTS; part += 1)
-      stations.add(arc.station + (arc.length * part) / BEND_PARTS);
+  for (const arc of path.arcs) for (const station of bendStations(arc)) stations.add(station);
   const end = section.shape === 'round' ? (section.taper ?? section.ovalEnd) : undefined;
   if (end && section.shape === 'round') {
     const sizes = 'diameter' in end ? [end.diameter] : [end.width, end.height];

@@ -1,12 +1,14 @@
 import type { Frame, Piece } from '../frame/frame.js';
-import { carried } from '../frame/path.js';
+import { carried, pointOn } from '../frame/path.js';
+import { bendStations } from '../frame/rods.js';
 import { acrossOf, sizeAt } from '../frame/sections.js';
-import { add, along, cross, distance, dot, length, scale, subtract, type Vector } from '../vector/vector.js';
+import { add, along, cross, dot, length, scale, subtract, type Vector } from '../vector/vector.js';
 import { wallPoint } from './edge.js';
 import { hostsOf, type EndCut } from './endCut.js';
 import type { PieceCut } from './cut.js';
 import { keepNothing, type Keep } from '../memo/keep.js';
-import { toRadians } from '../units/angle.js';
+import { apart, boundsOf, outside, type Bounds } from '../proximity/bounds.js';
+import { nearestOfSegments } from '../proximity/segments.js';
 
 /** Two tubes that overlap where neither is cut for the other. Lengths mm. */
 export interface Interference {
@@ -54,8 +56,7 @@ interface Body {
   readonly piece: Piece;
   readonly edges: readonly CutEdge[];
   readonly rods: readonly Rod[];
-  readonly low: Vector;
-  readonly high: Vector;
+  readonly bounds: Bounds;
 }
 /**
  * Overlaps between tubes that are not joined: each as it is across, between what its ends take off, bends and tapers as
@@ -82,7 +83,7 @@ export function findInterferences(
       const b = bodies[other]!;
       if (b.piece.side === 'right' && a.piece.side === 'middle') continue;
       if (a.piece.supplied && b.piece.supplied) continue;
-      if (apart(a, b) || joined.has(pairKey(a.piece.id, b.piece.id))) continue;
+      if (apart(a.bounds, b.bounds) || joined.has(pairKey(a.piece.id, b.piece.id))) continue;
       const interference = keep(pairKey(a.piece.id, b.piece.id), [a, b], () => meet(a, b));
       if (interference && interference.overlap > TOUCH) found.push(interference);
     }
@@ -104,9 +105,6 @@ function joinedPairs(pieces: readonly Piece[], byId: ReadonlyMap<string, Piece>)
   return pairs;
 }
 
-/** Straights that stand for a bend. */
-const BEND_STEPS = 4;
-
 function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
   const radius = acrossOf(piece.section) / 2;
   const from = cut ? cut.ends[0].station - cut.ends[0].edge.shortest.at : 0;
@@ -125,38 +123,23 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
   }
   for (const arc of piece.path.arcs) {
     if (arc.length < 1e-6) continue;
-    const radial = subtract(arc.from, arc.centre);
-    const at = (share: number): Vector => {
-      const angle = toRadians(arc.angle * share);
-      return add(
-        arc.centre,
-        add(scale(radial, Math.cos(angle)), scale(arc.direction, Math.sin(angle) * arc.radius)),
-      );
-    };
-    for (let step = 0; step < BEND_STEPS; step += 1) {
-      const [from, to] = [at(step / BEND_STEPS), at((step + 1) / BEND_STEPS)];
-      const middle = arc.station + (arc.length * (step + 0.5)) / BEND_STEPS;
-      const station = arc.station + (arc.length * step) / BEND_STEPS;
-      rods.push(rodFrom(from, to, station, crossSection(piece, subtract(to, from), middle)));
+    const stations = bendStations(arc);
+    for (const [step, station] of stations.slice(0, -1).entries()) {
+      const next = stations[step + 1]!;
+      const [from, to] = [pointOn(piece.path, station).at, pointOn(piece.path, next).at];
+      rods.push(rodFrom(from, to, station, crossSection(piece, subtract(to, from), (station + next) / 2)));
     }
   }
-  const low: [number, number, number] = [Infinity, Infinity, Infinity];
-  const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
-  for (const { from, to } of rods)
-    for (const axis of AXES) {
-      low[axis] = Math.min(low[axis], from[axis] - radius, to[axis] - radius);
-      high[axis] = Math.max(high[axis], from[axis] + radius, to[axis] + radius);
-    }
   return {
     piece,
     edges: cut ? cut.ends.map(cutEdge) : [],
     rods,
-    low,
-    high,
+    bounds: boundsOf(
+      rods.flatMap(({ from, to }) => [from, to]),
+      radius,
+    ),
   };
 }
-const AXES = [0, 1, 2] as const;
-
 function rodFrom(from: Vector, to: Vector, station: number, { radius, box }: CrossSection): Rod {
   const span = subtract(to, from);
   const size = length(span);
@@ -194,9 +177,6 @@ function taperSteps({ section, length: all }: Piece): number[] {
   return end ? [1, 0.75, 0.5, 0.25].map((share) => all - end.length * share) : [];
 }
 
-const apart = ({ low: a, high: b }: Body, { low: c, high: d }: Body): boolean =>
-  a[0] > d[0] || c[0] > b[0] || a[1] > d[1] || c[1] > b[1] || a[2] > d[2] || c[2] > b[2];
-
 function meet(a: Body, b: Body): Interference | undefined {
   let worst: Interference | undefined;
   const take = (overlap: number, at: Vector, alongA: number) => {
@@ -205,16 +185,17 @@ function meet(a: Body, b: Body): Interference | undefined {
   for (const one of a.rods)
     for (const other of b.rods) {
       if (farApart(one, other)) continue;
-      const near = nearestPoints(one, other);
-      const reach = reachOf(one, near.towards) + reachOf(other, near.towards);
-      take(reach - near.away, near.at, one.station + near.onA);
+      const { distance, onA, onB, shareA } = nearestOfSegments(one, other);
+      const towards = distance > 1e-9 ? scale(subtract(onB, onA), 1 / distance) : ORIGIN;
+      const reach = reachOf(one, towards) + reachOf(other, towards);
+      take(reach - distance, scale(add(onA, onB), 0.5), one.station + shareA * one.length);
     }
   for (const [body, other, first] of [
     [a, b, true],
     [b, a, false],
   ] as const)
     for (const edge of body.edges) {
-      if (outside(edge.centre, other, edge.reach)) continue;
+      if (outside(edge.centre, other.bounds, edge.reach)) continue;
       for (const point of edge.points()) {
         const overlap = depthIn(point, other);
         if (overlap > 0) take(overlap, point, first ? edge.station : 0);
@@ -235,15 +216,6 @@ function reachOf({ axis, radius, box }: Rod, towards: Vector): number {
 }
 const ORIGIN: Vector = [0, 0, 0];
 
-/** Whether a point is farther than `reach` out of the box round a body. */
-const outside = ([x, y, z]: Vector, { low, high }: Body, reach: number): boolean =>
-  x < low[0] - reach ||
-  x > high[0] + reach ||
-  y < low[1] - reach ||
-  y > high[1] + reach ||
-  z < low[2] - reach ||
-  z > high[2] + reach;
-
 /** Whether the balls round two rods do not meet. */
 function farApart(a: Rod, b: Rod): boolean {
   const x = a.middle[0] - b.middle[0];
@@ -255,7 +227,7 @@ function farApart(a: Rod, b: Rod): boolean {
 
 /** How deep a point stands in a body; zero outside it. */
 function depthIn(point: Vector, body: Body): number {
-  if (outside(point, body, 0)) return 0;
+  if (outside(point, body.bounds)) return 0;
   let deepest = 0;
   for (const rod of body.rods) {
     const out = subtract(point, rod.from);
@@ -288,23 +260,3 @@ function cutEdge(end: EndCut): CutEdge {
   const along = Math.max(Math.abs(edge.longest.at), Math.abs(edge.shortest.at));
   return { centre, reach: outline.reach + along, station, points };
 }
-
-/** Source: closest points of two segments, e.g. Ericson, Real-Time Collision Detection, 5.1.9; from memory. */
-function nearestPoints(a: Rod, b: Rod): { away: number; at: Vector; onA: number; towards: Vector } {
-  const w = subtract(a.from, b.from);
-  const slope = dot(a.axis, b.axis);
-  const [onU, onV] = [dot(a.axis, w), dot(b.axis, w)];
-  const sine = 1 - slope * slope;
-  let s = sine > 1e-9 ? within((slope * onV - onU) / sine, a.length) : 0;
-  let t = slope * s + onV;
-  if (t < 0 || t > b.length) {
-    t = within(t, b.length);
-    s = within(slope * t - onU, a.length);
-  }
-  const [p, q] = [along(a.from, a.axis, s), along(b.from, b.axis, t)];
-  const away = distance(p, q);
-  const towards = away > 1e-9 ? scale(subtract(q, p), 1 / away) : ORIGIN;
-  return { away, at: scale(add(p, q), 0.5), onA: s, towards };
-}
-
-const within = (value: number, most: number): number => Math.min(most, Math.max(0, value));

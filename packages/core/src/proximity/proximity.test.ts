@@ -1,0 +1,146 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { add, along, distance, scale, subtract, unit, type Vector } from '../vector/vector.js';
+import { apart, boundsOf, outside } from './bounds.js';
+import { cornersOf, distanceTo, leastAlong, nearestOf, towards } from './distance.js';
+import { gap, gapPlace, leastPossible } from './gap.js';
+import { distanceToSegment, nearestOfSegments } from './segments.js';
+import { ballAt, boxAt, rodFrom, type Disc, type Shape } from './shapes.js';
+
+const part = fc.double({ min: -400, max: 400, noNaN: true });
+const point = fc.tuple(part, part, part) as fc.Arbitrary<Vector>;
+const size = fc.double({ min: 1, max: 120, noNaN: true });
+const segment = fc.record({ from: point, to: point });
+const rod = fc.tuple(point, point, size).map(([from, to, radius]) => rodFrom(from, to, radius));
+const disc = fc
+  .tuple(point, point, size, size)
+  .filter(([, way]) => Math.hypot(...way) > 1)
+  .map(([centre, way, radius, half]): Disc => ({
+    as: 'disc',
+    centre,
+    spindle: unit(way),
+    radius,
+    half,
+    round: 5,
+  }));
+const box = fc.tuple(point, size, size, size).map(([centre, ...half]) => boxAt(centre, half));
+const bulging: fc.Arbitrary<Shape> = fc.oneof(rod, disc, box);
+
+describe('segments', () => {
+  it('are as near as the nearest of many points along both', () => {
+    fc.assert(
+      fc.property(segment, segment, (a, b) => {
+        const { distance: found, onA, onB, shareA, shareB } = nearestOfSegments(a, b);
+        expect(distance(onA, along(a.from, subtract(a.to, a.from), shareA))).toBeLessThan(1e-9);
+        expect(distance(onB, along(b.from, subtract(b.to, b.from), shareB))).toBeLessThan(1e-9);
+        expect(distance(onA, onB)).toBeCloseTo(found, 9);
+        for (let i = 0; i <= 20; i += 1)
+          expect(distanceToSegment(along(a.from, subtract(a.to, a.from), i / 20), b)).toBeGreaterThan(
+            found - 1e-6,
+          );
+      }),
+    );
+  });
+  it('that run alongside each other, and points, have their distance', () => {
+    const level = (y: number, from: number, to: number) => ({
+      from: [from, y, 0] as Vector,
+      to: [to, y, 0] as Vector,
+    });
+    expect(nearestOfSegments(level(0, 0, 10), level(3, 2, 5)).distance).toBeCloseTo(3, 12);
+    expect(nearestOfSegments(level(0, 0, 10), level(3, 14, 20)).distance).toBeCloseTo(5, 12);
+    expect(distanceToSegment([5, 0, 0], level(0, 5, 5))).toBe(0);
+    expect(distanceToSegment([-3, 4, 0], level(0, 0, 9))).toBe(5);
+  });
+});
+
+describe('distances', () => {
+  it('change by no more than the way that a point goes', () => {
+    fc.assert(
+      fc.property(bulging, point, point, (shape, p, q) => {
+        expect(Math.abs(distanceTo(shape, p) - distanceTo(shape, q))).toBeLessThan(distance(p, q) + 1e-6);
+      }),
+    );
+  });
+  it('to a box or a rod: the nearest point lies on it, that far off, in the direction told', () => {
+    fc.assert(
+      fc.property(fc.oneof(rod, box), point, (shape, p) => {
+        const out = distanceTo(shape, p);
+        const radius = shape.as === 'rod' ? shape.radius : 0;
+        expect(distance(nearestOf(shape, p), p)).toBeCloseTo(Math.abs(out + radius), 6);
+        if (out > 1) expect(leastAlong(shape, p, towards(shape, p))).toBeLessThan(out + 1e-6);
+        for (const corner of cornersOf(shape)) expect(distanceTo(shape, corner)).toBeCloseTo(-radius, 6);
+      }),
+    );
+  });
+  it('of a wheel: worked by hand at its tread, its side and its shoulder', () => {
+    const wheel: Disc = {
+      as: 'disc',
+      centre: [0, 0, 0],
+      spindle: [0, 1, 0],
+      radius: 300,
+      half: 20,
+      round: 10,
+    };
+    expect(distanceTo(wheel, [400, 0, 0])).toBeCloseTo(90, 9);
+    expect(distanceTo(wheel, [100, 50, 0])).toBeCloseTo(20, 9);
+    expect(distanceTo(wheel, [303, 24, 0])).toBeCloseTo(5 - 10, 9);
+  });
+  it('from the ground, also where the vehicle has sunk at one end', () => {
+    expect(distanceTo({ as: 'ground', rear: [0, 0, 0], front: [1000, 0, 0] }, [300, 70, 25])).toBe(25);
+    const sunk: Shape = { as: 'ground', rear: [0, 0, 0], front: [400, 0, 300] };
+    expect(distanceTo(sunk, [0, 0, 50])).toBeCloseTo(40, 9);
+  });
+});
+
+describe('gaps', () => {
+  it('of a rod are those of its nearest place, and never under what is told quickly', () => {
+    fc.assert(
+      fc.property(rod, bulging, (one, other) => {
+        const found = gap(one, other);
+        expect(leastPossible(one, other)).toBeLessThan(found + 1e-6);
+        for (let i = 0; i <= 20; i += 1) {
+          const at = along(one.from, subtract(one.to, one.from), i / 20);
+          // The search ends within a sixth of a thousandth of the rod's length.
+          expect(distanceTo(other, at) - one.radius).toBeGreaterThan(
+            found - 2e-4 * distance(one.from, one.to) - 1e-6,
+          );
+        }
+      }),
+    );
+  });
+  it('lie half way between the two surfaces', () => {
+    const at = gapPlace(ballAt([0, 0, 0], 10), ballAt([100, 0, 0], 30));
+    expect(at[0]).toBeCloseTo(40, 9);
+    const onBox = gapPlace(rodFrom([-50, 0, 60], [50, 0, 60], 10), boxAt([0, 0, 0], [20, 20, 20]));
+    expect(onBox[2]).toBeCloseTo(35, 3);
+  });
+});
+
+describe('bounds', () => {
+  it('hold all their points, and what they tell apart is apart', () => {
+    fc.assert(
+      fc.property(
+        fc.array(point, { minLength: 1, maxLength: 6 }),
+        fc.array(point, { minLength: 1, maxLength: 6 }),
+        size,
+        (a, b, by) => {
+          const [one, other] = [boundsOf(a), boundsOf(b)];
+          expect(a.some((each) => outside(each, one))).toBe(false);
+          if (apart(one, other, by))
+            for (const p of a) for (const q of b) expect(distance(p, q)).toBeGreaterThan(by);
+          expect(apart(one, other, by)).toBe(apart(other, one, by));
+        },
+      ),
+    );
+  });
+  it('just inside and just outside of a margin', () => {
+    const one = boundsOf([[0, 0, 0]], 5);
+    expect([outside([5, 0, 0], one), outside([5.001, 0, 0], one), outside([7, 0, 0], one, 2)]).toEqual([
+      false,
+      true,
+      false,
+    ]);
+    const other = boundsOf([add([0, 0, 0], scale([1, 0, 0], 10))]);
+    expect([apart(one, other, 4.999), apart(one, other, 5.001)]).toEqual([true, false]);
+  });
+});
