@@ -35,8 +35,11 @@ export async function hold(page: Page, name: string, letGo: string, value?: stri
   await page.getByRole('button', { name: new RegExp(`^Let ${letGo} go`) }).click();
 }
 
-export const station = (page: Page, name: string) =>
-  page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click();
+/** Goes to a station, and waits until it stands there: the one before has lists of the same names. */
+export async function station(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click();
+  await expect(page).toHaveTitle(new RegExp(`^${name} – `));
+}
 export const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
 /** Chooses from a list; an option named by a text is that option and no other. */
 export async function choose(page: Page, list: string, option: string | RegExp): Promise<void> {
