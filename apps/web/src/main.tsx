@@ -7,7 +7,7 @@ import './styles.css';
 import { keepFocus } from './parts/keptFocus';
 import { fitPrint } from './parts/fitPrint';
 import { BuildPage } from './editor/BuildPage';
-import { StanceStation } from './stations/stance/StanceStation';
+import { STATIONS } from './stations/stations';
 import { WorkshopPage } from './workshop/WorkshopPage';
 import { LostPage } from './parts/LostPage';
 
@@ -19,50 +19,7 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <p className="p-10 text-quiet">Fetching the build…</p>,
     children: [
       { index: true, element: <Navigate to="stance" replace /> },
-      { path: 'stance', element: <StanceStation /> },
-      {
-        path: 'brief',
-        lazy: () =>
-          import('./stations/brief/BriefStation').then(({ BriefStation }) => ({ Component: BriefStation })),
-      },
-      {
-        path: 'seat',
-        lazy: () =>
-          import('./stations/seat/SeatStation').then(({ SeatStation }) => ({ Component: SeatStation })),
-      },
-      {
-        path: 'tubes',
-        lazy: () =>
-          import('./stations/tubes/TubesStation').then(({ TubesStation }) => ({ Component: TubesStation })),
-      },
-      {
-        path: 'joints',
-        lazy: () =>
-          import('./stations/joints/JointsStation').then(({ JointsStation }) => ({
-            Component: JointsStation,
-          })),
-      },
-      {
-        path: 'patterns',
-        lazy: () =>
-          import('./stations/patterns/PatternsStation').then(({ PatternsStation }) => ({
-            Component: PatternsStation,
-          })),
-      },
-      {
-        path: 'fixture',
-        lazy: () =>
-          import('./stations/fixture/FixtureStation').then(({ FixtureStation }) => ({
-            Component: FixtureStation,
-          })),
-      },
-      {
-        path: 'history',
-        lazy: () =>
-          import('./stations/history/HistoryStation').then(({ HistoryStation }) => ({
-            Component: HistoryStation,
-          })),
-      },
+      ...STATIONS.map(({ id, load }) => ({ path: id, lazy: load })),
     ],
   },
   { path: '*', element: <LostPage /> },

@@ -10,7 +10,7 @@ const degrees = (value: number) => formatAngle(value, Number.isInteger(value) ? 
 
 /** Camber, drop of the contact patch and trail through the sweep of the steering, by exact rotation. */
 export function SteeringSweep({ plan: newest }: { readonly plan: Plan }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const plan = useDeferredValue(newest);
   const [at, setAt] = useState<number>();
   const wheel = plan.stance.steered[0];

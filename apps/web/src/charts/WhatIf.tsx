@@ -13,7 +13,7 @@ const SHOWN = ['trail', 'casterTrail', 'wheelFlop', 'scrubRadius', 'wheelbase', 
 
 /** Any dimension against any held one, all else held: three charts over one axis. */
 export function WhatIf({ plan: newest }: { readonly plan: Plan }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const plan = useDeferredValue(newest);
   const kind = findKind(plan.kind)!;
   const held = useMemo(

@@ -13,7 +13,17 @@ import { Shortcuts } from './Shortcuts';
 import { UNITS, unitsOf, unitsValue } from './units';
 
 export function BuildHeader() {
-  const { build, document, present, edit, settle, undo, redo, canUndo, canRedo } = useEditor();
+  const { build, document, present, edit, settle, undo, redo, canUndo, canRedo } = useEditor(
+    'build',
+    'document',
+    'present',
+    'edit',
+    'settle',
+    'undo',
+    'redo',
+    'canUndo',
+    'canRedo',
+  );
   return (
     <header className="flex h-11 shrink-0 items-center border-b-2 border-ink max-[640px]:overflow-hidden print:hidden">
       <Home />
@@ -100,7 +110,7 @@ const Tools = memo(function Tools({
 });
 
 function BuildName() {
-  const { document, edit, settle } = useEditor();
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const rename = (name: string) => {
     edit('name', (before) => ({ ...before, name }));
     settle();
@@ -116,7 +126,7 @@ function BuildName() {
 }
 
 function SaveMark() {
-  const { save } = useEditor();
+  const { save } = useEditor('save');
   const time = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
   const words = {
     saved: save.is === 'saved' ? `Saved ${time(save.at)}` : '',

@@ -134,7 +134,7 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
 
 /** Over a printed station: what it is of, so that old paper is known for what it is. */
 function PrintedHead({ station }: { readonly station: string | undefined }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const revision = useRevisionText();
   return (
     <p className="hidden justify-between border-b border-ink pb-1 print:flex">

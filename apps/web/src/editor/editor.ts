@@ -1,4 +1,6 @@
 import { createContext, useContext } from 'react';
+import { useStore, type StoreApi } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
 import type { Kind, Plan, Refusal, Result } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import type { StoredBuild } from '@larchwood/contract';
@@ -55,28 +57,43 @@ export interface Editor {
   readonly replace: (build: StoredBuild) => void;
 }
 
-export const EditorContext = createContext<Editor | undefined>(undefined);
+export type EditorStore = StoreApi<Editor>;
+/** The store of the open build, or one that follows it more calmly. */
+export const EditorContext = createContext<EditorStore | undefined>(undefined);
 
-/** What fields need of the editor. Apart from it, so that an edit elsewhere does not draw every field again. */
-export type Fields = Pick<Editor, 'drafts' | 'setDraft' | 'settle'> & {
-  readonly units: BuildDocument['units'];
-};
-export const FieldsContext = createContext<Fields | undefined>(undefined);
+export function useEditorStore(): EditorStore {
+  const store = useContext(EditorContext);
+  if (!store) throw new Error('useEditor works inside an open build only.');
+  return store;
+}
+
+/** What is named of the open build: whoever asks is drawn again when one of these changes, and at nothing else. */
+export function useEditor<K extends keyof Editor>(...keys: readonly K[]): Pick<Editor, K> {
+  return useStore(
+    useEditorStore(),
+    useShallow((editor) => Object.fromEntries(keys.map((key) => [key, editor[key]])) as Pick<Editor, K>),
+  );
+}
 
 /** The open build's kind of vehicle, which never changes. */
 export const KindContext = createContext<Kind | undefined>(undefined);
 export const useKind = (): Kind | undefined => useContext(KindContext);
 
-export function useFields(): Fields {
-  const fields = useContext(FieldsContext);
-  if (!fields) throw new Error('useFields works inside an open build only.');
-  return fields;
+/** Units that fields show and read their lengths in, where they are not the build's. */
+export const UnitsContext = createContext<BuildDocument['units'] | undefined>(undefined);
+
+export function useUnits(): BuildDocument['units'] {
+  const own = useContext(UnitsContext);
+  const units = useStore(useEditorStore(), ({ document }) => document.units);
+  return own ?? units;
 }
 
-export function useEditor(): Editor {
-  const editor = useContext(EditorContext);
-  if (!editor) throw new Error('useEditor works inside an open build only.');
-  return editor;
+/** What was typed in a field and cannot be taken yet; and how to put it down. */
+export function useDraft(
+  field: string,
+): Pick<Editor, 'setDraft' | 'settle'> & { readonly draft: Draft | undefined } {
+  const draft = useStore(useEditorStore(), ({ drafts }) => drafts[field]);
+  return { draft, ...useEditor('setDraft', 'settle') };
 }
 
 /** The member that a reference to a piece, or to one of its ends, belongs to. */

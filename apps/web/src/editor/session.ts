@@ -33,7 +33,7 @@ export class Session {
   constructor(document: BuildDocument, unsaved?: BuildDocument) {
     const history = unsaved ? edited(begin(document), unsaved, 'brought back') : begin(document);
     this.moment = after(
-      { history, plan: undefined, refusals: [] },
+      { history, plan: undefined, refusals: NONE },
       history,
       planBuild(history.present, this.planner),
     );
@@ -83,8 +83,10 @@ export class Session {
   }
 }
 
+const NONE: readonly Refusal[] = [];
+
 function after(before: Moment, history: History, planned: PlanResult): Moment {
   return planned.ok
-    ? { history, plan: planned.plan, refusals: [] }
+    ? { history, plan: planned.plan, refusals: NONE }
     : { history, plan: before.plan, refusals: planned.refusals };
 }

@@ -5,7 +5,7 @@ import { silhouetteOf } from '../parts/silhouetteShape';
 
 /** What a layout would make of this stance: its silhouette, how many tubes, how heavy; or why it is not to be had. */
 export function LayoutPreview({ offer: { made, refused, layout } }: { readonly offer: LayoutOffer }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   if (refused !== undefined)
     return (
       <p role="status" className="border-l-4 border-larch bg-sheet px-3 py-1.5 text-[13px]">

@@ -7,7 +7,7 @@ export type FrameCommand = (document: BuildDocument, frame: Frame) => Result<Bui
 
 /** Does a change of the frame that may be refused, and keeps the reason until the next one. */
 export function useFrameEdit() {
-  const { present, plan, edit, settle } = useEditor();
+  const { present, plan, edit, settle } = useEditor('present', 'plan', 'edit', 'settle');
   const [message, setMessage] = useState('');
   const apply = (key: string, command: FrameCommand): BuildDocument | undefined => {
     if (!plan) return undefined;

@@ -18,7 +18,13 @@ import { Why } from './Why';
 
 /** One dimension in the ledger: peg, name, and its figure: a field when held, plain when it follows. */
 export function DimensionRow({ dimension }: { readonly dimension: Dimension }) {
-  const { document, plan, edit, active, setActive } = useEditor();
+  const { document, plan, edit, active, setActive } = useEditor(
+    'document',
+    'plan',
+    'edit',
+    'active',
+    'setActive',
+  );
   const { id } = dimension;
   const value = document.stance.held[id] ?? plan?.stance.values[id];
   if (value === undefined) return null;

@@ -36,7 +36,7 @@ export function Findings({
   /** Also says why the build has no shape, where it has none. */
   readonly refused?: boolean;
 }) {
-  const { document, refusals: all } = useEditor();
+  const { document, refusals: all } = useEditor('document', 'refusals');
   const messages = refused ? [...new Set(all.map(({ message }) => message))] : [];
   if (findings.length === 0 && messages.length === 0) return null;
   return (
@@ -65,7 +65,13 @@ function FindingNote({
   readonly finding: Finding;
   readonly units: Parameters<typeof findingText>[1];
 }) {
-  const { build, setActive, setPiece, edit, settle } = useEditor();
+  const { build, setActive, setPiece, edit, settle } = useEditor(
+    'build',
+    'setActive',
+    'setPiece',
+    'edit',
+    'settle',
+  );
   const [refused, setRefused] = useState<string>();
   const navigate = useNavigate();
   const { pathname } = useLocation();

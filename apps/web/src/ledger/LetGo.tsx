@@ -28,7 +28,14 @@ interface Props {
 
 /** Value to hold, and the held dimensions of which one may be let go for it, best first, each with what would become of it. */
 export function LetGo({ dimension, onDone }: Props) {
-  const { document, plan, edit, settle, drafts, setDraft } = useEditor();
+  const { document, plan, edit, settle, drafts, setDraft } = useEditor(
+    'document',
+    'plan',
+    'edit',
+    'settle',
+    'drafts',
+    'setDraft',
+  );
   const [all, setAll] = useState(false);
   const [message, setMessage] = useState<string>();
   const wrongId = useId();

@@ -1,6 +1,6 @@
 import { memo, useCallback, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { LengthDisplay, Result } from '@larchwood/core';
-import { useFields, type Draft, type Fields } from '../editor/editor';
+import { useDraft, useUnits, type Draft, type Editor } from '../editor/editor';
 import { Length } from '../parts/Figure';
 import { readerOf, type FieldQuantity } from './quantities';
 
@@ -27,10 +27,10 @@ export interface QuantityFieldProps {
  * comes back with it when the station is opened again; Escape returns to the value before.
  */
 export function QuantityField(props: QuantityFieldProps) {
-  const { units, drafts, setDraft, settle } = useFields();
+  const units = useUnits();
+  const { draft, setDraft, settle } = useDraft(props.field);
   const onCommit = useLatest(props.onCommit);
   const onActive = useLatest(props.onActive ?? nothing);
-  const draft = drafts[props.field];
   return (
     <Field
       {...props}
@@ -55,7 +55,7 @@ function useLatest<A extends unknown[], R>(newest: (...given: A) => R): (...give
   return useCallback((...given: A) => held.current(...given), []);
 }
 
-interface FieldProps extends QuantityFieldProps, Pick<Fields, 'setDraft' | 'settle'> {
+interface FieldProps extends QuantityFieldProps, Pick<Editor, 'setDraft' | 'settle'> {
   readonly draft: Draft | undefined;
   readonly units: LengthDisplay;
 }

@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import { failure, success, type Result } from '@larchwood/core';
 import { LONGEST } from '@larchwood/format';
-import { useFields } from '../editor/editor';
+import { useDraft } from '../editor/editor';
 
 interface Props {
   /** Names the text in the document; what is refused is kept under it. */
@@ -26,9 +26,8 @@ export function TextField({
   placeholder,
   className = '',
 }: Props) {
-  const { drafts, setDraft, settle } = useFields();
+  const { draft, setDraft, settle } = useDraft(field);
   const messageId = useId();
-  const draft = drafts[field];
   const message = draft?.message;
   const type = (text: string) => {
     const result = taken(text, required, most, onCommit);

@@ -35,7 +35,7 @@ export const Why = memo(function Why({ dimension, band, display }: Props) {
 
 /** What is measured, drawn and worked out with this build's numbers; what it does; what is usual. */
 function Explanation({ dimension, band, display }: Props) {
-  const { plan } = useEditor();
+  const { plan } = useEditor('plan');
   const kind = plan && findKind(plan.kind);
   const value = plan?.stance.values[dimension.id];
   // A measured dimension that is let go has no formula of its own.

@@ -4,7 +4,7 @@ import { differs } from './differs';
 
 /** What the build is compared with, where it differs in any dimension. */
 export function useOther({ stance }: Plan, kind: Kind): Compared | undefined {
-  const { compared } = useEditor();
+  const { compared } = useEditor('compared');
   const there = compared?.plan.stance.values;
   const isOther = kind.dimensions.some((dimension) => {
     const value = there?.[dimension.id];

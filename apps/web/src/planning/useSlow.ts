@@ -36,7 +36,7 @@ function channelOf<N extends SlowName>(build: string, name: N): Channel<Slow<N>>
 
 /** What a slow stage makes of the open build, worked out beside the page; not while something is dragged. */
 export function useSlow<N extends SlowName>(name: N): Answer<Slow<N>> {
-  const { build, document, dragging } = useEditor();
+  const { build, document, dragging } = useEditor('build', 'document', 'dragging');
   const channel = channelOf(build.id, name);
   useEffect(() => {
     if (!dragging) channel.want(document);

@@ -14,7 +14,7 @@ import { Measure } from '../parts/Figure';
 
 /** The few numbers that matter for this kind, in sight on every station: figure, change, and the usual band. */
 export function ReadingStrip() {
-  const { document, plan, compared, setActive } = useEditor();
+  const { document, plan, compared, setActive } = useEditor('document', 'plan', 'compared', 'setActive');
   const kind = findKind(document.kind);
   if (!plan || !kind) return null;
   return (

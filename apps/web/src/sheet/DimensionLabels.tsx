@@ -10,7 +10,14 @@ import type { DrawnDimension } from './dimensions';
 
 /** The figures on the drawing: held ones are fields, following ones plain. */
 export function DimensionLabels({ dimensions }: { readonly dimensions: readonly DrawnDimension[] }) {
-  const { document, plan, edit, active, setActive, dragging } = useEditor();
+  const { document, plan, edit, active, setActive, dragging } = useEditor(
+    'document',
+    'plan',
+    'edit',
+    'active',
+    'setActive',
+    'dragging',
+  );
   const kind = findKind(document.kind);
   if (!plan || !kind) return null;
   return dimensions.map(({ id, label: [x, y] }) => {
@@ -108,7 +115,7 @@ const FollowingFigure = memo(function FollowingFigure({ dimension }: { readonly 
 });
 
 function Following({ dimension: { id, quantity } }: { readonly dimension: Dimension }) {
-  const { document, plan } = useEditor();
+  const { document, plan } = useEditor('document', 'plan');
   const value = plan?.stance.values[id];
   if (value === undefined) return null;
   return quantity === 'angle' ? (

@@ -16,7 +16,7 @@ export function DimensionLayer({
   readonly plan: Plan;
   readonly view: View;
 }) {
-  const { active } = useEditor();
+  const { active } = useEditor('active');
   const dimensions = placeDimensions(kind, plan, view);
   return (
     <>

@@ -42,7 +42,7 @@ export function Handles({
   readonly kind: Kind;
   readonly plan: Plan;
 }) {
-  const { document, edit, settle, setDragging } = useEditor();
+  const { document, edit, settle, setDragging } = useEditor('document', 'edit', 'settle', 'setDragging');
   const [resisting, setResisting] = useState<Resisting>();
   const grip = useRef<Grip>(undefined);
   const waiting = useRef<Pixel>(undefined);

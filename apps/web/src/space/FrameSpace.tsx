@@ -28,7 +28,7 @@ const NODE_REACH = 25;
 
 /** The frame in space: real tubes with their walls, to turn, take apart, cut open, pick and add to. */
 export function FrameSpace() {
-  const { plan, compared, document } = useEditor();
+  const { plan, compared, document } = useEditor('plan', 'compared', 'document');
   const { tool, picked, pick, place, begun } = useTools();
   const palette = usePalette();
   const [standpoint, setStandpoint] = useState<Standpoint>('corner');

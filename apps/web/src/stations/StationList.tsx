@@ -3,12 +3,14 @@ import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { useEditor } from '../editor/editor';
 import { useSlow } from '../planning/useSlow';
-import { GROUPS, stateOf, STATIONS } from './stations';
+import { stateOf } from './state';
+import { GROUPS } from './station';
+import { STATIONS } from './stations';
 
 const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' } as const;
 
 export function StationList() {
-  const { build, document, plan } = useEditor();
+  const { build, document, plan } = useEditor('build', 'document', 'plan');
   const swept = useSlow('sweptFindings').value;
   return (
     <nav
@@ -18,12 +20,12 @@ export function StationList() {
       {GROUPS.map((group) => (
         <div key={group} className="mb-4 max-[900px]:mb-0 max-[900px]:flex max-[900px]:shrink-0">
           <div className="caption px-4 pb-1 max-[900px]:hidden">{group}</div>
-          {STATIONS.filter((station) => station.group === group).map(({ id, name }) => (
+          {STATIONS.filter((station) => station.group === group).map((station) => (
             <StationLink
-              key={id}
-              to={`/builds/${build.id}/${id}`}
-              name={name}
-              {...stateOf(document, plan, id, swept)}
+              key={station.id}
+              to={`/builds/${build.id}/${station.id}`}
+              name={station.name}
+              {...stateOf(station, document, plan, swept)}
             />
           ))}
         </div>

@@ -5,12 +5,14 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { BuildSummary } from '@larchwood/contract';
 import { findKind } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { IconButton } from '../parts/Button';
 import { NameField } from '../parts/NameField';
 import { Silhouette } from '../parts/Silhouette';
 import type { Look } from './look';
 import { lookOver } from './looker';
+import { waitingAt } from './waiting';
 import { whenInWords } from './when';
 
 const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' } as const;
@@ -94,11 +96,12 @@ export function BuildCard({ build, now }: { readonly build: BuildSummary; readon
 }
 
 /** Shape and word for each station, and the next step as a way there. */
-function Stations({ build, look }: { readonly build: BuildSummary; readonly look: Look }) {
+function Stations({ build, look }: { readonly build: BuildSummary; readonly look: Looked }) {
+  const { stations, next } = waitingAt(look.document, look.seen);
   return (
     <>
       <ul className="flex gap-2" aria-label={`Stations of ${build.name}`}>
-        {look.stations.map(({ id, name, is, count }) => (
+        {stations.map(({ id, name, is, count }) => (
           <li
             key={id}
             title={`${name}: ${count > 0 ? `${count} ` : ''}${WORD[is]}`}
@@ -114,20 +117,27 @@ function Stations({ build, look }: { readonly build: BuildSummary; readonly look
         ))}
       </ul>
       <Link
-        to={`/builds/${build.id}/${look.next.station}`}
+        to={`/builds/${build.id}/${next.station}`}
         className="line-clamp-2 text-[13px] text-larch-text underline underline-offset-2"
       >
-        {look.next.words}
+        {next.words}
       </Link>
     </>
   );
+}
+
+interface Looked extends Look {
+  readonly document: BuildDocument;
 }
 
 /** First what is told at once; what takes longer when every build on the shelf has been looked at. */
 function useLook({ id, revision }: BuildSummary) {
   const looked = (closely: boolean) => ({
     queryKey: ['look', id, revision, closely],
-    queryFn: async () => lookOver((await builds.get(id)).document, closely),
+    queryFn: async (): Promise<Looked> => {
+      const { document } = await builds.get(id);
+      return { document, ...(await lookOver(document, closely)) };
+    },
     staleTime: Infinity,
   });
   const first = useQuery(looked(false));

@@ -1,19 +1,13 @@
-import { findingText, planBuild, Planner, sweptFindings } from '@larchwood/core';
+import { planBuild, Planner, sweptFindings } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { silhouetteOf, type SilhouetteShape } from '../parts/silhouetteShape';
-import { stateOf, STATIONS } from '../stations/stations';
+import type { Seen } from '../stations/station';
 
 /** What the shelf shows of a build: from its own plan. */
 export interface Look {
   readonly silhouette: SilhouetteShape | undefined;
-  readonly stations: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly is: 'settled' | 'findings' | 'none';
-    readonly count: number;
-  }[];
-  /** What to do next, in words, and where. */
-  readonly next: { readonly station: string; readonly words: string };
+  /** As much of its plan as says what waits at which station; none where the stance makes no vehicle. */
+  readonly seen: Seen | undefined;
   readonly tubes: number;
   /** Of tubes and plates, kg. */
   readonly mass: number;
@@ -26,31 +20,17 @@ export interface Look {
 export function lookAt(document: BuildDocument, closely: boolean): Look {
   const planner = new Planner();
   const planned = planBuild(document, planner);
-  const plan = planned.ok ? planned.plan : undefined;
-  const swept = planned.ok && closely ? planner.ask(sweptFindings, document) : [];
-  const stations = STATIONS.filter(({ id }) => id !== 'history').map(({ id, name }) => ({
-    id,
-    name,
-    ...stateOf(document, plan, id, swept),
-  }));
-  const open = stations.find(({ is }) => is === 'findings') ?? stations.find(({ is }) => is === 'none');
-  const finding = [...(plan?.findings ?? []), ...swept].find(
-    ({ where, severity }) => where.station === open?.id && severity !== 'note',
-  );
+  if (!planned.ok) return { silhouette: undefined, seen: undefined, tubes: 0, mass: 0 };
+  const { plan } = planned;
+  const swept = closely ? planner.ask(sweptFindings, document) : [];
   return {
-    silhouette: plan && silhouetteOf(plan),
-    stations,
-    next: !open
-      ? { station: 'fixture', words: 'All settled: set the fixture' }
-      : {
-          station: open.id,
-          words: finding
-            ? `${open.name}: ${findingText(finding, document.units).title}`
-            : open.is === 'none'
-              ? `${open.name}: not started`
-              : `${open.name}: has no shape yet`,
-        },
-    tubes: plan?.frame.pieces.length ?? 0,
-    mass: plan?.weights.reduce((sum, { mass }) => sum + mass, 0) ?? 0,
+    silhouette: silhouetteOf(plan),
+    seen: {
+      findings: [...plan.findings, ...swept],
+      cuts: { length: plan.cuts.length },
+      fixture: { refused: plan.fixture.refused },
+    },
+    tubes: plan.frame.pieces.length,
+    mass: plan.weights.reduce((sum, { mass }) => sum + mass, 0),
   };
 }

@@ -12,7 +12,7 @@ import { StartingStance } from './StartingStance';
 
 /** What is known before the first dimension: what it is for, who sits in it, what is there already, what must be kept. */
 export function BriefStation() {
-  const { document, edit, settle } = useEditor();
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const kind = findKind(document.kind);
   if (!kind) return null;
   const set = kind.startingSets.find(({ id }) => id === document.startingSet);

@@ -22,7 +22,7 @@ const BOUNDS = [
 
 /** Limits of an event, a shed or a trailer: broken, each becomes a finding that stops. */
 export function Limits({ kind }: { readonly kind: Kind }) {
-  const { plan } = useEditor();
+  const { plan } = useEditor('plan');
   const { rows, field, add, set, remove } = useBriefList('limits');
   const present = (id: string) => toTenths(plan?.stance.values[id] ?? 0);
   return (
@@ -107,7 +107,7 @@ function Kept({
   readonly value: number | undefined;
   readonly quantity: 'length' | 'angle';
 }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   if (value === undefined) return null;
   const kept = keepsLimit(limit, value);
   return (

@@ -17,7 +17,7 @@ const MOST = 6;
 /** Who sits in it: what is fitted to them is worked out from their stature. */
 export function Riders({ kind }: { readonly kind: Kind }) {
   const { rows, field, add, set, remove } = useBriefList('riders');
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const seated = new Set(kind.startingSets.flatMap(({ fit }) => (fit ?? []).map(({ rider }) => rider)));
   const about = seated.has(1)
     ? 'from the front to the rear'

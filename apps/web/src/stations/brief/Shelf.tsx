@@ -31,7 +31,7 @@ interface PartProps {
 
 /** What is there already: each part may settle a wheel or some dimensions of the starting stance. */
 export function Shelf({ kind }: { readonly kind: Kind }) {
-  const { document, plan } = useEditor();
+  const { document, plan } = useEditor('document', 'plan');
   const { rows, field, add, set, remove } = useBriefList('shelf');
   return (
     <BriefPart title="On the shelf" about="what a part settles is held; the rest follows">
@@ -140,7 +140,7 @@ function Box({ item, field, onSet }: PartProps) {
 
 /** Dimensions that the part settles. */
 function Gives({ item, field, onSet, kind }: PartProps & { readonly kind: Kind }) {
-  const { plan, setDraft } = useEditor();
+  const { plan, setDraft } = useEditor('plan', 'setDraft');
   const { gives } = item;
   const left = dimensionChoices(kind, Object.keys(gives));
   return (

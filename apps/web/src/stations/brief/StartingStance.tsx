@@ -20,7 +20,7 @@ import { silhouetteOf } from '../../parts/silhouetteShape';
 
 /** Where each number of the starting stance comes from, and whether the stance still is what the brief starts. */
 export function StartingStance({ kind }: { readonly kind: Kind }) {
-  const { build, document, edit, settle } = useEditor();
+  const { build, document, edit, settle } = useEditor('build', 'document', 'edit', 'settle');
   const started = useStart(document);
   const follows = useMemo(() => followsBrief(document), [document]);
   const shape = useMemo(() => {

@@ -7,7 +7,7 @@ import { IconButton } from '../../parts/Button';
 import { Length, Mass } from '../../parts/Figure';
 import { KeptList } from '../../parts/KeptList';
 import { Pop } from '../../parts/Pop';
-import { useFields } from '../../editor/editor';
+import { useUnits } from '../../editor/editor';
 
 const LIST = ['riders'];
 
@@ -41,7 +41,7 @@ export function WorkshopRiders({
   readonly taken: readonly string[];
   readonly onTake: (rider: Rider) => void;
 }) {
-  const { units } = useFields();
+  const units = useUnits();
   return (
     <Pop
       trigger="Take one from the workshop’s list"

@@ -8,7 +8,13 @@ type RowOf<L extends ListName> = Brief[L][number];
 
 /** One list of the brief with what can be done to its rows; refused text moves with its row. */
 export function useBriefList<L extends ListName>(list: L) {
-  const { document, edit, settle, drafts, setDraft } = useEditor();
+  const { document, edit, settle, drafts, setDraft } = useEditor(
+    'document',
+    'edit',
+    'settle',
+    'drafts',
+    'setDraft',
+  );
   const rows = document.brief[list] as readonly RowOf<L>[];
   const change = (key: string, next: (rows: readonly RowOf<L>[]) => readonly RowOf<L>[]) =>
     edit(key, (before) =>

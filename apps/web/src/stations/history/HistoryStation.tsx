@@ -9,7 +9,13 @@ import { Button } from '../../parts/Button';
 
 /** Every save, newest first: compare the present build with one, or bring one back. */
 export function HistoryStation() {
-  const { build, save, compared, compareWith, replace } = useEditor();
+  const { build, save, compared, compareWith, replace } = useEditor(
+    'build',
+    'save',
+    'compared',
+    'compareWith',
+    'replace',
+  );
   const list = useQuery({ queryKey: ['revisions', build.id], queryFn: () => builds.revisions(build.id) });
   const tell = (error: unknown) =>
     toast(`${error instanceof Error ? error.message : 'That did not work.'} Nothing was changed.`);
@@ -86,7 +92,7 @@ export function HistoryStation() {
 
 /** What the builder wants to remember about this build; part of the document. */
 function Notes() {
-  const { document, edit, settle } = useEditor();
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   return (
     <textarea
       aria-label="Notes about this build"

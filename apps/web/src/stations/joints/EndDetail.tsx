@@ -10,7 +10,7 @@ import { Check } from '../../parts/Check';
 
 /** One end: its settings, and what can be changed about the cut. */
 export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: EndCut }) {
-  const { document, plan, edit, settle } = useEditor();
+  const { document, plan, edit, settle } = useEditor('document', 'plan', 'edit', 'settle');
   const member = document.frame.members.find((candidate) => candidate.id === memberOf(cut.piece));
   const setting = member?.ends[end.end];
   const nameOf = (mark: string) =>

@@ -11,7 +11,7 @@ import { Check } from '../../parts/Check';
 
 /** Every end of every piece: what to set on the tool, and how long. */
 export function JointsStation() {
-  const { document, plan, piece, setPiece } = useEditor();
+  const { document, plan, piece, setPiece } = useEditor('document', 'plan', 'piece', 'setPiece');
   if (!plan) return <p className="p-8">The joints come as soon as the stance makes a vehicle.</p>;
   const wanted =
     piece ?? plan.cuts.find((candidate) => candidate.ends.some((end) => end.cut === 'coped'))?.piece;
@@ -105,7 +105,7 @@ function Foot({ plan, cut, end }: { readonly plan: Plan; readonly cut: PieceCut;
 
 /** The end in hand, unrolled. */
 function Wrap({ cut, end }: { readonly cut: PieceCut; readonly end: EndCut }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const strip = stripsOf(cut, {
     paperThickness: document.paper.thickness,
     display: document.units,
@@ -144,7 +144,7 @@ interface EndRowProps {
 }
 
 function EndRow({ cut, end, first, lit, onChoose }: EndRowProps) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const length = (mm: number) => <Length mm={mm} display={document.units} unit={false} />;
   const coped = end.cut === 'coped';
   const none = <span className="text-quiet">–</span>;

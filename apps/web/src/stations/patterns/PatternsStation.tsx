@@ -17,7 +17,7 @@ const ALL = 'all';
 
 /** Paper wraps at full size: which pieces, on which paper, as PDF or SVG. */
 export function PatternsStation() {
-  const { document, plan, edit, settle } = useEditor();
+  const { document, plan, edit, settle } = useEditor('document', 'plan', 'edit', 'settle');
   const [which, setWhich] = useState(ALL);
   const { busy, make } = useMaker();
   const { paper } = document;

@@ -17,7 +17,7 @@ const WANTED = [
 
 /** Least gaps through a turn of the pedals, lock to lock and all of the travel; one pressed is shown on the drawing. */
 export function ClearancePanel() {
-  const { document, edit } = useEditor();
+  const { document, edit } = useEditor('document', 'edit');
   const { clearances, working } = useClearances();
   const { gap: shown, show } = useMotion();
   const { gaps: wanted, lock } = document.seat;

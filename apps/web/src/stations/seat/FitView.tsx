@@ -10,7 +10,7 @@ import { useSlow } from '../../planning/useSlow';
 
 /** Who fits: statures over a span, and how far seat and grips must be slid for each. */
 export function FitView() {
-  const { document, edit } = useEditor();
+  const { document, edit } = useEditor('document', 'edit');
   const { value: fitted } = useSlow('fit');
   const { statures, legSlide, armSlide } = document.seat;
   const slot = findKind(document.kind)?.seat.slots[0];
@@ -89,7 +89,7 @@ function FitTable({
   readonly arms: string;
   readonly ranges: Pick<BuildDocument['seat'], 'legSlide' | 'armSlide'>;
 }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { units } = document;
   const head = 'px-3 py-1 font-normal text-quiet';
   return (

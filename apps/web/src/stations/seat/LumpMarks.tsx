@@ -58,7 +58,14 @@ const around = ([x, y]: Pixel): readonly Pixel[] =>
 
 /** Placed masses on the drawing, as large as they weigh; each can be dragged, or nudged with the arrow keys. */
 export function LumpMarks({ plan, view }: { readonly plan: Plan; readonly view: View }) {
-  const { document, edit, settle, setDragging, piece, setPiece } = useEditor();
+  const { document, edit, settle, setDragging, piece, setPiece } = useEditor(
+    'document',
+    'edit',
+    'settle',
+    'setDragging',
+    'piece',
+    'setPiece',
+  );
   const grip = useRef<{ readonly lump: Lump; readonly from: Pixel; readonly offset: Lump['offset'] }>(
     undefined,
   );

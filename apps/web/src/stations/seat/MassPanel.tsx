@@ -10,14 +10,20 @@ import { TextField } from '../../ledger/TextField';
 import { Button, IconButton } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Length, Mass } from '../../parts/Figure';
-import { findingsAt } from '../stations';
+import { findingsAt } from '../state';
 import { freeId, setLump, setMass } from './changes';
 import { ScalesGroup } from './ScalesGroup';
 import { wheelName } from './wheelName';
 
 /** What everything weighs, where, and what stands on each wheel. */
 export function MassPanel() {
-  const { document, plan, compared, edit, settle } = useEditor();
+  const { document, plan, compared, edit, settle } = useEditor(
+    'document',
+    'plan',
+    'compared',
+    'edit',
+    'settle',
+  );
   const { lumps } = document.mass;
   const findings = findingsAt(plan, 'seat').filter(({ where }) => /^(cg|lumps|scales)/.test(where.ref));
   const add = () => {
@@ -77,7 +83,7 @@ function Totals({
   readonly plan: Plan;
   readonly before?: { readonly label: string; readonly plan: Plan };
 }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { laden, bare } = plan.mass;
   const rows: readonly (readonly [string, (of: Laden) => React.ReactNode])[] = [
     ['Total', ({ mass }) => <Mass kg={mass} display={document.units} />],
@@ -133,7 +139,14 @@ const differ = (a: Laden, b: Laden): boolean =>
   Math.abs(a.mass - b.mass) > 0.05 || a.at.some((each, axis) => Math.abs(each - b.at[axis]!) > 0.5);
 
 function LumpRow({ lump }: { readonly lump: Lump }) {
-  const { document, plan, edit, settle, setPiece, piece } = useEditor();
+  const { document, plan, edit, settle, setPiece, piece } = useEditor(
+    'document',
+    'plan',
+    'edit',
+    'settle',
+    'setPiece',
+    'piece',
+  );
   const { id, name, sort, mass, point, offset, box } = lump;
   const set =
     (key: string, part: (value: number) => Partial<Lump>, within: typeof lengthWithin, limits: Limits) =>

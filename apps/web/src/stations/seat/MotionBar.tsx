@@ -4,7 +4,7 @@ import { useMotion } from './motion';
 
 /** Turns the pedals, steers and works the springs of the drawing: nothing of the build changes. */
 export function MotionBar({ plan }: { readonly plan: Plan }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { pose, move } = useMotion();
   const { places, steered, postures } = plan.stance;
   const cranks = places.some(({ feet }) => feet.on === 'cranks');

@@ -21,7 +21,7 @@ import { wheelName } from './wheelName';
 
 /** Readings of scales below the wheels, level and with one end raised: they take the place of the estimate. */
 export function ScalesGroup() {
-  const { document, plan, edit, settle } = useEditor();
+  const { document, plan, edit, settle } = useEditor('document', 'plan', 'edit', 'settle');
   const { scales } = document.mass;
   if (!plan) return null;
   const wheels = plan.mass.laden.loads.map(({ wheel }) => wheel);
@@ -171,7 +171,7 @@ export function ScalesGroup() {
 
 /** Simulated scales: read a made-up vehicle, to try the weighing out. */
 function Simulated({ plan }: { readonly plan: Plan }) {
-  const { document, edit, settle } = useEditor();
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const estimate = document.mass.scales?.aboard ? plan.mass.laden : plan.mass.bare;
   const [higher, setHigher] = useState(40);
   const scales = document.mass.scales;

@@ -16,7 +16,7 @@ import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Length, Mass, Measure } from '../../parts/Figure';
-import { findingsAt } from '../stations';
+import { findingsAt } from '../state';
 import { setAboard } from './changes';
 import { useClearances } from './clearances';
 
@@ -31,7 +31,7 @@ const POSTURE_WORDS: Readonly<Record<PostureName, string>> = {
 
 /** Who sits where, what is wrong with it, and every dimension of the seat. */
 export function SeatPanel({ kind }: { readonly kind: Kind }) {
-  const { plan } = useEditor();
+  const { plan } = useEditor('plan');
   const { findings: gaps } = useClearances();
   const findings = findingsAt(plan, 'seat');
   const worst = findings.filter(({ severity }) => severity !== 'note');
@@ -60,7 +60,7 @@ export function SeatPanel({ kind }: { readonly kind: Kind }) {
 }
 
 function Aboard({ kind }: { readonly kind: Kind }) {
-  const { build, document, plan, edit, settle } = useEditor();
+  const { build, document, plan, edit, settle } = useEditor('build', 'document', 'plan', 'edit', 'settle');
   const { riders } = document.brief;
   const { slots } = kind.seat;
   const [seating, setSeating] = useState<Seating>();

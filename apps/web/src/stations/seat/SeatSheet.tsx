@@ -34,7 +34,7 @@ export function SeatSheet({
   /** Drawn over it, and fields that stand on it. */
   readonly over?: (view: View) => ReactNode;
 }) {
-  const { dragging } = useEditor();
+  const { dragging } = useEditor('dragging');
   const { pose, gap } = useMotion();
   const seatKind = useMemo(() => seatSideOf(kind), [kind]);
   const seated = useMemo(() => withSeats(plan), [plan]);

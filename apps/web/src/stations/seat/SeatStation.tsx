@@ -32,7 +32,7 @@ const isView = (id: TabId): id is ViewName => id === 'side' || id === 'plan' || 
 /** Riders in their places: posture, what hits, where the weight is, when it tips, and who fits. */
 export function SeatStation() {
   const kind = useKind();
-  const { plan } = useEditor();
+  const { plan } = useEditor('plan');
   const [search, setSearch] = useSearchParams();
   const shown: TabId = TABS.find(({ id }) => id === search.get('show'))?.id ?? 'side';
   const control = useMotionControl(plan ? restTravel(plan.stance.state) : 0);

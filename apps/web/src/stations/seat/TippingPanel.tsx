@@ -3,11 +3,11 @@ import { CHANGE, CHANGES, formatAngle, formatLength } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Findings } from '../../ledger/Findings';
 import { Group, Panel, Row } from '../../ledger/Panel';
-import { findingsAt } from '../stations';
+import { findingsAt } from '../state';
 
 /** The limits as figures, what would raise the worst one most, and what they are not. */
 export function TippingPanel() {
-  const { document, plan, compared } = useEditor();
+  const { document, plan, compared } = useEditor('document', 'plan', 'compared');
   const tipping = plan?.tipping;
   const before = compared?.plan.tipping;
   const findings = findingsAt(plan, 'seat').filter(({ where }) => /^(cg|sideways)/.test(where.ref));

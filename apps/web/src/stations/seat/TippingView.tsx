@@ -127,7 +127,7 @@ const LEAN_ROOM = { left: 150, right: 330, top: 26, bottom: 30 };
 
 /** A single track leans: until its first hard part touches. */
 function Lean({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tipping }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { frame, size } = useSize(GUESS);
   const { width, height } = size;
   const [first, ...others] = tipping.touches;
@@ -199,7 +199,7 @@ function Lean({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tippin
 const FIRST = { slides: 'slides first', tips: 'tips first', touches: 'touches first' } as const;
 
 function TurnTable({ tipping }: { readonly tipping: Tipping }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { units } = document;
   const metric = units.length === 'mm';
   const limit = tipping.sideways === undefined ? 'First part touches' : 'Tips';

@@ -11,7 +11,7 @@ import { Peg } from '../../parts/Marks';
 
 /** Choice of what to compare with: another revision of this build, or another build. */
 export function CompareChoice() {
-  const { build, compared, compareWith } = useEditor();
+  const { build, compared, compareWith } = useEditor('build', 'compared', 'compareWith');
   return <CompareList build={build} compared={compared} compareWith={compareWith} />;
 }
 
@@ -80,7 +80,7 @@ const CompareList = memo(function CompareList({
 
 /** The dimensions that both have and that differ, side by side. */
 export function Differences() {
-  const { document, plan, compared } = useEditor();
+  const { document, plan, compared } = useEditor('document', 'plan', 'compared');
   const kind = findKind(document.kind);
   if (!plan || !kind) return null;
   if (!compared)

@@ -15,7 +15,7 @@ import { Handles } from '../../sheet/Handles';
 import { otherGhost } from '../../sheet/OtherGhost';
 import { Sheet } from '../../sheet/Sheet';
 import { Ghost, Vehicle } from '../../sheet/Vehicle';
-import { findingsAt } from '../stations';
+import { findingsAt } from '../state';
 import { CompareChoice, Differences } from './Differences';
 import { WheelRow } from './WheelRow';
 import { Check } from '../../parts/Check';
@@ -85,7 +85,7 @@ interface ShownProps {
 }
 
 function Shown({ kind, id, travel, onTravel }: ShownProps) {
-  const { plan } = useEditor();
+  const { plan } = useEditor('plan');
   if (!plan)
     return (
       <p className="p-8">
@@ -110,7 +110,7 @@ interface SheetProps {
 
 /** The drawing with its dimensions, its handles, and ghosts behind it. */
 function StanceSheet({ plan, kind, view: name, travel, onTravel }: SheetProps) {
-  const { dragging } = useEditor();
+  const { dragging } = useEditor('dragging');
   const other = useOther(plan, kind);
   const { postures } = plan.stance;
   const notes = [
@@ -168,7 +168,7 @@ const pitchText = (pitch: number): string => `${pitch >= 0 ? 'up' : 'down'} ${Ma
 
 /** Every dimension of the kind, in its groups. */
 function StancePanel({ kind }: { readonly kind: Kind }) {
-  const { document, plan } = useEditor();
+  const { document, plan } = useEditor('document', 'plan');
   const named = new Set([...kind.given, ...kind.groups.flatMap(({ ids }) => ids)]);
   const seated = new Set(kind.seat.groups.flatMap(({ ids }) => ids));
   const rest = kind.dimensions.filter(({ id }) => !named.has(id) && !seated.has(id));

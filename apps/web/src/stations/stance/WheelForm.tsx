@@ -39,7 +39,7 @@ interface WheelFormProps {
 
 /** How a wheel's radius is come by: from its tyre's marking, or measured. */
 export function WheelForm({ end, name, typed, onType, onDone }: WheelFormProps) {
-  const { document, edit, settle } = useEditor();
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const unit = document.units.length;
   const [message, setMessage] = useState<string>();
   const set = (part: Partial<Typed>) => onType({ ...typed, ...part });

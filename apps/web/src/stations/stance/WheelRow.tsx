@@ -9,7 +9,7 @@ import { typedFrom, WheelForm, type Typed } from './WheelForm';
 
 /** A wheel in the ledger: its radius; pressed, how it was come by. */
 export function WheelRow({ end }: { readonly end: 'front' | 'rear' }) {
-  const { document, plan } = useEditor();
+  const { document, plan } = useEditor('document', 'plan');
   return (
     <WheelView
       end={end}

@@ -36,7 +36,7 @@ function placesOf(frame: Frame, names: ReadonlyMap<string, string>): readonly Pl
 
 /** A tube from one named place to another: without a pointer. */
 export function ByName() {
-  const { document, plan } = useEditor();
+  const { document, plan } = useEditor('document', 'plan');
   const { place, begun } = useTools();
   const [chosen, setChosen] = useState<string>();
   if (!plan || plan.frame.pieces.length === 0) return null;

@@ -18,7 +18,7 @@ const WORDS: Readonly<Record<string, string>> = {
 
 /** What the builder has changed since its layout made the frame. */
 export function EditsGroup() {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { pick } = useTools();
   const edits = frameEdits(document);
   if (edits.length === 0) return null;

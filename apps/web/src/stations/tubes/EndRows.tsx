@@ -48,7 +48,7 @@ function EndRow({
   readonly name: 'start' | 'end';
   readonly onSwap: () => void;
 }) {
-  const { document, edit, settle } = useEditor();
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const end = member.ends[name];
   const label = name === 'start' ? 'First end' : 'Second end';
   const set = (next: End) => {

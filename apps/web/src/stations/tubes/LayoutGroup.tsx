@@ -18,7 +18,7 @@ import { useTools } from './tools';
 
 /** The frame made from a layout: once more from the stance as it is now, or from another one, shown before it is made. */
 export function LayoutGroup() {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { pick } = useTools();
   const { apply, message } = useFrameEdit();
   const layouts = layoutsFor(document.kind, document.startingSet);

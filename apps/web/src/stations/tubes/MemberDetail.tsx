@@ -29,7 +29,7 @@ const BEND = 40;
 
 /** What can be changed about one tube: what it is, where it runs, how its ends are cut, its bends. */
 export function MemberDetail({ member }: { readonly member: Member }) {
-  const { document, plan, edit, settle } = useEditor();
+  const { document, plan, edit, settle } = useEditor('document', 'plan', 'edit', 'settle');
   const { pick } = useTools();
   const { apply, message } = useFrameEdit();
   const pieces = plan?.frame.pieces.filter((piece) => piece.member.id === member.id) ?? [];

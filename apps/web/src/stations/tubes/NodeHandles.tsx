@@ -15,7 +15,7 @@ export function NodeHandles({
   readonly view: View;
   readonly reference: string;
 }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const member = document.frame.members.find(({ id }) => id === memberOf(reference));
   if (!member) return null;
   const ids = [member.nodes[0], ...member.bends.map(({ node }) => node), member.nodes[1]];
@@ -49,7 +49,13 @@ const canMove = (document: BuildDocument, { anchor }: Node): boolean =>
   slidesOn(document, anchor) !== undefined || ['stance', 'node', 'between', 'fixed'].includes(anchor.on);
 
 function NodeHandle({ node, at, flipped, view, plan }: HandleProps) {
-  const { document, present, edit, settle, setDragging } = useEditor();
+  const { document, present, edit, settle, setDragging } = useEditor(
+    'document',
+    'present',
+    'edit',
+    'settle',
+    'setDragging',
+  );
   const from = useRef<{ x: number; y: number; at: Vector }>(undefined);
   const movable = canMove(document, node);
   const [x, y] = view.at(at);

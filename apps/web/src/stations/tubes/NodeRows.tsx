@@ -9,7 +9,7 @@ import { placings, type Placing } from './placings';
 
 /** Where the corners of a tube are: what each is tied to, in the words builders use, and what that leaves free. */
 export function NodeRows({ member }: { readonly member: Member }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const ids = [member.nodes[0], ...member.bends.map(({ node }) => node), member.nodes[1]];
   return (
     <Group title="Where it runs">
@@ -31,7 +31,13 @@ function NodeRow({
   readonly name: string;
   readonly member: Member;
 }) {
-  const { document, plan, present, edit, settle } = useEditor();
+  const { document, plan, present, edit, settle } = useEditor(
+    'document',
+    'plan',
+    'present',
+    'edit',
+    'settle',
+  );
   if (!plan) return null;
   const choices = placings(document, plan.frame, node, member);
   const now = choices.find(({ current }) => current);
@@ -73,7 +79,7 @@ const AXES = ['ahead', 'to the left', 'up'] as const;
 
 /** What is left free of a node: its way along its host, or its coordinates off what it is tied to. */
 function FreeRows({ node }: { readonly node: Node }) {
-  const { document, plan, edit } = useEditor();
+  const { document, plan, edit } = useEditor('document', 'plan', 'edit');
   const { anchor } = node;
   const host = slidesOn(document, anchor);
   const length = plan?.frame.pieces.find(

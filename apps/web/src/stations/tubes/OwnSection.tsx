@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { chooseSection, success } from '@larchwood/core';
 import { LIMITS, type Limits, type Section } from '@larchwood/format';
-import { useEditor, useFields } from '../../editor/editor';
+import { useEditor } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
@@ -17,8 +17,7 @@ const SHAPES: readonly { readonly value: Shape; readonly label: string }[] = [
 
 /** A section that is in no list: typed in any unit, the wall also as a gauge, and given to the tubes in hand. */
 export function OwnSection({ members }: { readonly members: readonly string[] }) {
-  const { document, edit, settle } = useEditor();
-  const { drafts } = useFields();
+  const { document, edit, settle, drafts } = useEditor('document', 'edit', 'settle', 'drafts');
   const [open, setOpen] = useState(false);
   const [shape, setShape] = useState<Shape>('round');
   const [sizes, setSizes] = useState({ width: 25.4, height: 25.4, wall: 1.5 });

@@ -24,7 +24,7 @@ export function SectionChoice({
   readonly className?: string;
   readonly placeholder?: string;
 }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const own = document.frame.sections.filter(({ id }) => !IN_LIBRARY.has(id));
   const { units } = document;
   const library = useMemo(() => libraryFor(units), [units]);

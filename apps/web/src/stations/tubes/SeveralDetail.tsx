@@ -10,7 +10,7 @@ import { useTools } from './tools';
 
 /** Several tubes in hand: one section or material for all, a brace between two of them. */
 export function SeveralDetail({ members }: { readonly members: readonly Member[] }) {
-  const { edit, settle } = useEditor();
+  const { edit, settle } = useEditor('edit', 'settle');
   const { picked, pick, section } = useTools();
   const { apply, message } = useFrameEdit();
   const ids = members.map(({ id }) => id);

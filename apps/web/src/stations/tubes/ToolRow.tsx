@@ -8,7 +8,7 @@ import { useTools } from './tools';
 
 /** What a press on the drawing does, and what a new tube is made of. */
 export function ToolRow() {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { tool, setTool, begun, section, setSection, message } = useTools();
   const drawing = tool === 'tube';
   const known =

@@ -6,7 +6,7 @@ import { useTools } from './tools';
 
 /** Every tube and plate, by group, with its number and its section. */
 export function TubeList() {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { groups, members, plates } = document.frame;
   const rest: FrameGroup = { id: '', name: groups.length > 0 ? 'Others' : '', donor: false };
   return (
@@ -40,7 +40,7 @@ export function TubeList() {
 }
 
 function TubeRow({ member }: { readonly member: Member }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   const { picked, pick } = useTools();
   const lit = picked.some((each) => memberOf(each) === member.id);
   const section = document.frame.sections.find(({ id }) => id === member.section);
@@ -72,7 +72,7 @@ function TubeRow({ member }: { readonly member: Member }) {
 }
 
 function PlateRow({ plate }: { readonly plate: Plate }) {
-  const { document } = useEditor();
+  const { document } = useEditor('document');
   return (
     <li className="flex min-h-[30px] items-baseline gap-2.5 px-4 py-[3px]">
       <span className="figure w-5 shrink-0 text-right">{plate.piece}</span>

@@ -18,7 +18,7 @@ const TITLES: Readonly<Record<ViewName, string>> = {
 
 /** The frame on the builder's sheet: picked, added to and moved where it stands. */
 export function TubeSheet({ plan, view: name }: { readonly plan: Plan; readonly view: ViewName }) {
-  const { compared } = useEditor();
+  const { compared } = useEditor('compared');
   const { tool, picked, pick, begun, place } = useTools();
   const adding = tool === 'tube';
   const behind = useMemo(() => otherGhost(compared), [compared]);

@@ -13,7 +13,7 @@ import { WeightGroup } from './WeightGroup';
 
 /** The ledger of tubes: what is in hand first, then the list, and what there is to know of the whole frame. */
 export function TubesPanel() {
-  const { document, plan } = useEditor();
+  const { document, plan } = useEditor('document', 'plan');
   const { picked } = useTools();
   const { members } = document.frame;
   const chosen = picked.flatMap((each) => members.find((member) => member.id === memberOf(each)) ?? []);

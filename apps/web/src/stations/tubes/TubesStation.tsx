@@ -25,7 +25,7 @@ const TABS = [
 
 /** The tubes: which sections, from where to where; drawn square on and in space, and changed where they stand. */
 export function TubesStation() {
-  const { plan } = useEditor();
+  const { plan } = useEditor('plan');
   const [search, setSearch] = useSearchParams();
   const shown: Shown = TABS.find(({ id }) => id === search.get('show'))?.id ?? 'side';
   const tools = useTubeTools();
@@ -62,7 +62,7 @@ export function TubesStation() {
 
 /** Which tool is in hand, what is picked, and a tube that is being drawn. */
 function useTubeTools(): Tools {
-  const { document, piece, setPiece } = useEditor();
+  const { document, piece, setPiece } = useEditor('document', 'piece', 'setPiece');
   const { apply, message, clear } = useFrameEdit();
   const [tool, setToolId] = useState<ToolId>('pick');
   const [others, setOthers] = useState<readonly string[]>([]);

@@ -5,7 +5,7 @@ import { Mass } from '../../parts/Figure';
 
 /** Mass of the frame by group, and what has changed against the build it is compared with. */
 export function WeightGroup() {
-  const { document, plan, compared } = useEditor();
+  const { document, plan, compared } = useEditor('document', 'plan', 'compared');
   if (!plan) return null;
   const groups = groupWeights(document, plan.weights);
   const total = (weights: typeof plan.weights) => weights.reduce((sum, { mass }) => sum + mass, 0);

@@ -1,0 +1,68 @@
+import { createStore } from 'zustand';
+import type { StoredBuild } from '@larchwood/contract';
+import { planBuild } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
+import type { Compared, Draft, Editor, EditorStore } from './editor';
+import { Session, type Moment } from './session';
+
+type Drafts = Readonly<Record<string, Draft>>;
+
+/** The open build: its document and plan, what is typed and not yet taken, and what is in hand. */
+export function editorStore(build: StoredBuild, unsaved?: BuildDocument): EditorStore {
+  const session = new Session(build.document, unsaved);
+  const store = createStore<Editor>((set) => {
+    const turn = (step: () => void) => () => {
+      set(({ drafts }) => ({ drafts: refusedOnly(drafts) }));
+      step();
+    };
+    return {
+      build,
+      ...shownOf(session.now()),
+      present: session.present,
+      edit: session.edit,
+      settle: session.settle,
+      undo: turn(session.undo),
+      redo: turn(session.redo),
+      drafts: {},
+      setDraft: (key, draft) => set(({ drafts }) => ({ drafts: withDraft(drafts, key, draft) })),
+      save: { is: 'saved', at: build.savedAt },
+      compared: opening(build),
+      compareWith: (compared) => set({ compared }),
+      active: undefined,
+      setActive: (active) => set({ active }),
+      piece: undefined,
+      setPiece: (piece) => set({ piece }),
+      dragging: false,
+      setDragging: (dragging) => set({ dragging }),
+      replace: (next) => {
+        set({ build: next, drafts: {} });
+        session.replace(next.document);
+      },
+    };
+  });
+  session.subscribe(() => store.setState(shownOf(session.now())));
+  return store;
+}
+
+const shownOf = ({ history, plan, refusals }: Moment) => ({
+  document: history.present,
+  plan,
+  refusals,
+  canUndo: history.past.length > 0,
+  canRedo: history.future.length > 0,
+});
+
+function withDraft(drafts: Drafts, key: string, draft: Draft | undefined): Drafts {
+  if (!draft && !(key in drafts)) return drafts;
+  const others = Object.fromEntries(Object.entries(drafts).filter(([other]) => other !== key));
+  return draft ? { ...others, [key]: draft } : others;
+}
+
+/** A step back or forward puts its own value into the field in hand; what was refused elsewhere stays as typed. */
+const refusedOnly = (drafts: Drafts): Drafts =>
+  Object.fromEntries(Object.entries(drafts).filter(([, draft]) => draft.message !== undefined));
+
+function opening(build: StoredBuild): Compared | undefined {
+  const planned = planBuild(build.document);
+  return planned.ok ? { label: `revision ${build.revision}`, plan: planned.plan } : undefined;
+}

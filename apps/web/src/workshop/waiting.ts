@@ -1,0 +1,31 @@
+import { findingText } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
+import { stateOf, type StationState } from '../stations/state';
+import type { Seen } from '../stations/station';
+import { STATIONS } from '../stations/stations';
+
+export interface Waiting {
+  readonly stations: readonly (StationState & { readonly id: string; readonly name: string })[];
+  /** What to do next, in words, and where. */
+  readonly next: { readonly station: string; readonly words: string };
+}
+
+/** How each station of a build stands, and what waits. */
+export function waitingAt(document: BuildDocument, seen: Seen | undefined): Waiting {
+  const stations = STATIONS.filter(({ isRecord }) => !isRecord).map((station) => ({
+    id: station.id,
+    name: station.name,
+    ...stateOf(station, document, seen),
+  }));
+  const open = stations.find(({ is }) => is === 'findings') ?? stations.find(({ is }) => is === 'none');
+  if (!open) return { stations, next: { station: 'fixture', words: 'All settled: set the fixture' } };
+  const finding = seen?.findings.find(
+    ({ where, severity }) => where.station === open.id && severity !== 'note',
+  );
+  const words = finding
+    ? findingText(finding, document.units).title
+    : open.is === 'none'
+      ? 'not started'
+      : 'has no shape yet';
+  return { stations, next: { station: open.id, words: `${open.name}: ${words}` } };
+}
