@@ -37,7 +37,7 @@ export async function applicationInChromium(): Promise<void> {
   });
   try {
     const builds = await answering();
-    await firstView(browser, 'workshop', '/', 'table');
+    await firstView(browser, 'workshop', '/', 'ul[aria-label="Builds"]');
     const open = `/builds/${builds.find(({ name }) => name === DRAGS[0][0])!.id}/stance`;
     const page = await firstView(browser, 'open build', open, 'input[aria-label="Head angle, degrees"]');
     await keyToRedraw(page);

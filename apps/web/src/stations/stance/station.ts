@@ -1,9 +1,11 @@
 import type { StationEntry } from '../station';
+import { StanceStation } from './StanceStation';
 
 export const stance: StationEntry = {
   id: 'stance',
   name: 'Stance',
   group: 'Plan',
-  load: async () => ({ Component: (await import('./StanceStation')).StanceStation }),
+  // An open build begins here: its first view waits for nothing more.
+  load: () => Promise.resolve({ Component: StanceStation }),
   empty: (_, plan) => !plan,
 };
