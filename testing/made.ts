@@ -14,6 +14,15 @@ import type { BuildDocument } from '@larchwood/format';
 /** Every starting set of every kind. */
 export const EVERY_SET = KINDS.flatMap((kind) => kind.startingSets.map((set) => [kind.id, set.id] as const));
 
+/** A set of each family of frames: what holds for these is tried on all. */
+export const FAMILIES = [
+  ['bicycle', 'trail'],
+  ['motorcycle', 'sport'],
+  ['tadpole-trike', 'tadpole'],
+  ['kart', 'ladder'],
+  ['buggy', 'buggy'],
+] as const;
+
 /** A build as its starting set makes it. */
 export function made(
   kind = 'bicycle',

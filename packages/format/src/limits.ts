@@ -47,7 +47,10 @@ export const LIMITS = {
   statures: limitsOf(statures.items![0]!),
   slide: limitsOf(legSlide.items![0]!),
   lump: { mass: limitsOf(LumpSchema.properties.mass), box: limitsOf(LumpSchema.properties.box.items![0]!) },
-  weighing: { raisedBy: limitsOf(ScalesSchema.properties.raised.properties.by) },
+  weighing: {
+    load: limitsOf(Object.values(ScalesSchema.properties.level.patternProperties)[0]!),
+    raisedBy: limitsOf(ScalesSchema.properties.raised.properties.by),
+  },
   section: {
     outer: limitsOf(RoundSectionSchema.properties.diameter),
     wall: limitsOf(RoundSectionSchema.properties.wall),

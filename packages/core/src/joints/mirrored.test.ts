@@ -1,19 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { made, planMade } from '../../../../testing/made.js';
+import { FAMILIES, made, planMade } from '../../../../testing/made.js';
 import { add, scale } from '../vector/vector.js';
 import { cutPiece, surroundingsOf } from './endCut.js';
 import { sawOf } from './planar.js';
 
-const CASES = [
-  ['bicycle', 'trail'],
-  ['motorcycle', 'sport'],
-  ['tadpole-trike', 'tadpole'],
-  ['kart', 'ladder'],
-  ['buggy', 'buggy'],
-] as const;
-
-describe.each(CASES)('%s, %s', (kind, set) => {
+describe.each(FAMILIES)('%s, %s', (kind, set) => {
   const document = made(kind, set);
   it('a right twin mirrored from its left one is what casting it finds', () => {
     const { frame, cuts, given } = planMade(document);

@@ -27,13 +27,13 @@ export function shared<T>(before: unknown, now: T): T {
     return same(parts, before) ? (before as T) : (parts as T);
   }
   if (isPlain(now) && isPlain(before)) {
-    const parts: Record<string, unknown> = {};
-    for (const key of Object.keys(now)) parts[key] = shared(before[key], now[key]);
-    const all = Object.keys(parts);
-    return all.length === Object.keys(before).length &&
-      all.every((key) => Object.is(parts[key], before[key]) && key in before)
+    // By entries: a key such as `__proto__` is a key like any other.
+    const had = (key: string): unknown => (Object.hasOwn(before, key) ? before[key] : undefined);
+    const parts = Object.entries(now).map(([key, part]) => [key, shared(had(key), part) as unknown] as const);
+    return parts.length === Object.keys(before).length &&
+      parts.every(([key, part]) => Object.hasOwn(before, key) && Object.is(part, before[key]))
       ? (before as T)
-      : (parts as T);
+      : (Object.fromEntries(parts) as T);
   }
   return sameContent(before, now) ? (before as T) : now;
 }

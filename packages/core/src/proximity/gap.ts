@@ -30,7 +30,7 @@ export function gapPlace(rod: Rod, other: Shape): Vector {
   return along(at, scale(down, 1 / size), -(distanceTo(other, at) + rod.radius) / 2);
 }
 
-/** The share of a rod within which its nearest place is found: a sixth of a thousandth. */
+/** A rod's nearest place is found to within this share of its length: a millimetre on five metres. */
 const WITHIN = 1.9e-4;
 
 /** The place of a rod's axis that is nearest to a shape that bulges outwards: the distance to it has one least place. */

@@ -100,7 +100,7 @@ describe('gaps', () => {
         expect(leastPossible(one, other)).toBeLessThan(found + 1e-6);
         for (let i = 0; i <= 20; i += 1) {
           const at = along(one.from, subtract(one.to, one.from), i / 20);
-          // The search ends within a sixth of a thousandth of the rod's length.
+          // The search ends within a fifth of a thousandth of the rod's length.
           expect(distanceTo(other, at) - one.radius).toBeGreaterThan(
             found - 2e-4 * distance(one.from, one.to) - 1e-6,
           );

@@ -58,7 +58,8 @@ export function ScalesGroup() {
   const { raised } = scales;
   const reading = (when: 'level' | 'raised', wheel: string, value: number): Result<true> => {
     if (value < 0) return failure('A scale shows no less than 0.');
-    if (value > 3000) return failure(`That is over ${massBothWays(3000)}.`);
+    const most = LIMITS.weighing.load[1];
+    if (value > most) return failure(`That is over ${massBothWays(most)}.`);
     return change(`${when}.${wheel}`, (before) =>
       when === 'level'
         ? { ...before, level: { ...before.level, [wheel]: value } }
