@@ -10,16 +10,27 @@ runNpm('run', 'lint');
 runNpm('run', 'typecheck');
 const reports = {
   unit: resolve(root, 'test-results/unit.json'),
+  wide: resolve(root, 'test-results/wide.json'),
   whole: resolve(root, 'test-results/whole.json'),
 };
 Object.values(reports).forEach((file) => rmSync(file, { force: true }));
-run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${reports.unit}`]);
+const vitest = (report, ...more) =>
+  run('npx', [
+    'vitest',
+    'run',
+    ...more,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${report}`,
+  ]);
+vitest(reports.unit);
+vitest(reports.wide, '--config', 'vitest.wide.config.ts');
 run('npx', ['playwright', 'test', '--reporter=list,json'], {
   env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_FILE: reports.whole },
 });
 
-const unit = JSON.parse(readFileSync(reports.unit, 'utf8'));
+const [unit, wide] = [reports.unit, reports.wide].map((file) => JSON.parse(readFileSync(file, 'utf8')));
 const whole = JSON.parse(readFileSync(reports.whole, 'utf8')).stats;
 console.log(
-  `${unit.numPassedTests + whole.expected} passed, ${unit.numFailedTests + whole.unexpected} failed`,
+  `${unit.numPassedTests + wide.numPassedTests + whole.expected} passed, ${unit.numFailedTests + wide.numFailedTests + whole.unexpected} failed`,
 );

@@ -23,14 +23,20 @@ export const FAMILIES = [
   ['buggy', 'buggy'],
 ] as const;
 
-/** A build as its starting set makes it. */
+const known = new Map<string, BuildDocument>();
+
+/** A build as its starting set makes it: one and the same for the same words. */
 export function made(
   kind = 'bicycle',
   startingSet = 'road',
   options: Partial<CreateOptions> = {},
 ): BuildDocument {
+  const key = JSON.stringify([kind, startingSet, options]);
+  const before = known.get(key);
+  if (before) return before;
   const build = createBuild({ name: 'Test', kind, startingSet, ...options });
   if (!build.ok) throw new Error(build.message);
+  known.set(key, build.value);
   return build.value;
 }
 
@@ -40,10 +46,16 @@ export function stanceMade(document: BuildDocument): Stance {
   return result.stance;
 }
 
+const planned = new WeakMap<BuildDocument, Plan>();
+
+/** A document's plan, made once for each document. */
 export function planMade(document: BuildDocument): Plan {
-  const planned = planBuild(document);
-  if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
-  return planned.plan;
+  const before = planned.get(document);
+  if (before) return before;
+  const result = planBuild(document);
+  if (!result.ok) throw new Error(JSON.stringify(result.refusals));
+  planned.set(document, result.plan);
+  return result.plan;
 }
 
 /** The same build with other values held. */

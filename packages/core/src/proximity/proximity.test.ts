@@ -41,6 +41,19 @@ describe('segments', () => {
       }),
     );
   });
+  it('that cross at next to no angle are found where they cross', () => {
+    const slight = fc.double({ min: -5.5, max: -2, noNaN: true }).map((power) => 10 ** power);
+    fc.assert(
+      fc.property(slight, fc.double({ min: 0, max: 1, noNaN: true }), (slope, at) => {
+        const [a, b] = [0, 800].map((x) => [x, (x - 800 * at) * slope, 7] as Vector) as [Vector, Vector];
+        const { distance: found } = nearestOfSegments(
+          { from: a, to: b },
+          { from: [0, 0, 0], to: [800, 0, 0] },
+        );
+        expect(found).toBeCloseTo(7, 7);
+      }),
+    );
+  });
   it('that run alongside each other, and points, have their distance', () => {
     const level = (y: number, from: number, to: number) => ({
       from: [from, y, 0] as Vector,
@@ -49,6 +62,7 @@ describe('segments', () => {
     expect(nearestOfSegments(level(0, 0, 10), level(3, 2, 5)).distance).toBeCloseTo(3, 12);
     expect(nearestOfSegments(level(0, 0, 10), level(3, 14, 20)).distance).toBeCloseTo(5, 12);
     expect(distanceToSegment([5, 0, 0], level(0, 5, 5))).toBe(0);
+    expect(distanceToSegment([2e-6, 0, 0], level(0, 0, 1e-6))).toBeCloseTo(1e-6, 9);
     expect(distanceToSegment([-3, 4, 0], level(0, 0, 9))).toBe(5);
   });
 });

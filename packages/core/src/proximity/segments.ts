@@ -17,9 +17,9 @@ export interface Nearest {
 }
 
 /** Under this a segment is a point, mm squared. */
-const POINT = 1e-12;
+const POINT = 1e-18;
 /** Sine squared under which two segments run alongside each other. */
-const ALONGSIDE = 1e-9;
+const ALONGSIDE = 1e-13;
 
 /**
  * The nearest points of two segments. Where they run alongside each other, one of the many.

@@ -3,9 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { readDocumentText } from '../start/read.js';
-import { findingText } from '../findings/catalogue.js';
 import { findLayout } from '../frame/layouts/registry.js';
-import { planBuild } from '../plan/plan.js';
 import { without } from '../without.js';
 import { releases } from './exchange.js';
 import { formulaWithNumbers } from './explain.js';
@@ -35,34 +33,6 @@ describe.each(EVERY_SET)('%s, %s', (kindId, set) => {
         });
       }
     }
-  });
-
-  it('any values within the limits give a vehicle or a refusal about one of its dimensions, in words', () => {
-    const held = fc.record(
-      Object.fromEntries(
-        heldIds.map((id) => {
-          const [low, high] = kind.dimensions.find((dimension) => dimension.id === id)!.limits;
-          return [id, double(low, high)];
-        }),
-      ),
-    );
-    const known = [...kind.dimensions.map(({ id }) => id), 'wheels.front', 'wheels.rear'];
-    fc.assert(
-      fc.property(held, (values) => {
-        const planned = planBuild(holding(build, values));
-        if (!planned.ok)
-          return planned.refusals.every(({ where, message }) => known.includes(where) && message.length > 20);
-        // What can be drawn is finite throughout, and each finding has its words.
-        const { stance: drawn, findings } = planned.plan;
-        for (const finding of findings)
-          expect(findingText(finding, build.units).title).not.toMatch(/undefined|NaN/);
-        return (
-          Object.values(drawn.values).every(Number.isFinite) &&
-          Object.values(drawn.points).every((point) => point.every(Number.isFinite))
-        );
-      }),
-      { numRuns: 60 },
-    );
   });
 
   it('a document in which dimensions were exchanged is read back as the same vehicle', () => {

@@ -27,6 +27,8 @@ const TOLERANCE = 1e-9;
 interface Patience {
   readonly iterations: number;
   readonly leastFactor: number;
+  /** Where given, no step goes beyond these limits of the free entries. */
+  readonly within?: Limits;
 }
 const NEAR_BY: Patience = { iterations: 60, leastFactor: 1e-6 };
 const FROM_AFAR: Patience = { iterations: 8, leastFactor: 0.2 };
@@ -161,15 +163,30 @@ function meet(kind: Kind, held: Held, near: State, { free, wanted }: Unknowns): 
   const from: Record<string, number> = { ...kind.start, ...near };
   for (const entry of kind.state) if (entry in held) from[entry] = held[entry]!;
   if (free.length === 0) return { is: 'found', state: from };
-  const { state: reached, met } = newton(from, free, wanted, held);
-  if (!met) {
-    const tied = dependentOf(from, free, wanted);
-    return tied.length > 0 ? { is: 'dependent', dimensions: tied } : { is: 'nothing' };
-  }
+  const first = landed(kind, newton(from, free, wanted, held), free);
+  if (first.is === 'found') return first;
+  // A long step may have left for a solution of another turn, where one within the limits lies near by.
+  const kept = landed(
+    kind,
+    newton(from, free, wanted, held, { ...NEAR_BY, within: limitsOfAll(kind, free) }),
+    free,
+  );
+  if (kept.is === 'found' || first.is === 'outside') return kept.is === 'found' ? kept : first;
+  const tied = dependentOf(from, free, wanted);
+  return tied.length > 0 ? { is: 'dependent', dimensions: tied } : first;
+}
+
+function landed(kind: Kind, { state: reached, met }: Reached, free: readonly string[]): Met {
+  if (!met) return { is: 'nothing' };
   const state = atLimits(kind, reached, free);
   const entry = outsideEntry(kind, state, free);
   return entry ? { is: 'outside', entry, value: state[entry.id]! } : { is: 'found', state };
 }
+
+type Limits = Readonly<Record<string, readonly [number, number]>>;
+
+const limitsOfAll = (kind: Kind, entries: readonly string[]): Limits =>
+  Object.fromEntries(entries.map((entry) => [entry, limitsOf(kind, entry)]));
 
 const limitsOf = (kind: Kind, entry: string): readonly [number, number] =>
   kind.dimensions.find(({ id }) => id === entry)!.limits;
@@ -302,13 +319,18 @@ export function jacobianOf(
   return new Matrix(columns).transpose();
 }
 
+interface Reached {
+  readonly state: State;
+  readonly met: boolean;
+}
+
 function newton(
   from: State,
   free: readonly string[],
   wanted: readonly Dimension[],
   held: Held,
-  { iterations, leastFactor }: Patience = NEAR_BY,
-): { readonly state: State; readonly met: boolean } {
+  { iterations, leastFactor, within }: Patience = NEAR_BY,
+): Reached {
   const residuals = (state: State): number[] =>
     wanted.map((dimension) => dimension.evaluate(state) - held[dimension.id]!);
   const size = (errors: readonly number[]): number => Math.max(...errors.map(Math.abs));
@@ -318,11 +340,11 @@ function newton(
     const step = newtonStep(state, free, wanted, errors);
     if (!step) break;
     let factor = 1;
-    let next = moved(state, free, step, factor);
+    let next = moved(state, free, step, factor, within);
     let nextErrors = residuals(next);
     while (!(size(nextErrors) < size(errors)) && factor > leastFactor) {
       factor /= 2;
-      next = moved(state, free, step, factor);
+      next = moved(state, free, step, factor, within);
       nextErrors = residuals(next);
     }
     if (!(size(nextErrors) < size(errors))) break;
@@ -350,10 +372,17 @@ function newtonStep(
   }
 }
 
-function moved(state: State, free: readonly string[], step: readonly number[], factor: number): State {
+function moved(
+  state: State,
+  free: readonly string[],
+  step: readonly number[],
+  factor: number,
+  within?: Limits,
+): State {
   const next = { ...state };
   free.forEach((entry, index) => {
-    next[entry] = state[entry]! - factor * step[index]!;
+    const to = state[entry]! - factor * step[index]!;
+    next[entry] = within ? Math.min(within[entry]![1], Math.max(within[entry]![0], to)) : to;
   });
   return next;
 }

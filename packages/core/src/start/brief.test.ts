@@ -1,7 +1,5 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, made, planMade, stanceMade } from '../../../../testing/made.js';
-import { findKind } from '../stance/kinds/registry.js';
 import { changeBrief, followsBrief, startFromBrief } from './brief.js';
 import type { Brief, BuildDocument, ShelfItem } from '@larchwood/format';
 
@@ -95,40 +93,6 @@ describe('a stance started from its brief', () => {
     });
     expect(document.stance.held).toMatchObject({ headAngle: 72, forkOffset: 50 });
     expect(reasons.find(({ where }) => where === 'trail')).toMatchObject({ from: 'given up', name: 'Wish' });
-  });
-
-  it('always comes to a vehicle, whatever lies on the shelf', () => {
-    const anything = fc.constantFrom(...EVERY_SET).chain(([kind, set]) => {
-      const { dimensions } = findKind(kind)!;
-      const gives = fc.array(
-        fc
-          .constantFrom(...dimensions)
-          .chain(({ id, limits: [low, high] }) =>
-            fc.double({ min: low, max: high, noNaN: true }).map((value) => [id, value] as const),
-          ),
-        { maxLength: 3 },
-      );
-      return fc.record({
-        kind: fc.constant(kind),
-        set: fc.constant(set),
-        shelf: fc.array(
-          gives.map((pairs) => part(Object.fromEntries(pairs))),
-          { maxLength: 3 },
-        ),
-        riders: fc.array(
-          fc.integer({ min: 500, max: 2500 }).map((stature) => rider(stature)),
-          { maxLength: 3 },
-        ),
-      });
-    });
-    fc.assert(
-      fc.property(anything, ({ kind, set, shelf, riders }) => {
-        const { document } = briefed(kind, set, { shelf, riders });
-        stanceMade(document);
-        return followsBrief(document);
-      }),
-      { numRuns: 60 },
-    );
   });
 });
 

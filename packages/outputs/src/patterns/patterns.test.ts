@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { formatLength } from '@larchwood/core';
-import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
+import { made, planMade } from '../../../../testing/made.js';
 import { span, type MeasuredPage } from '../../../../testing/measurePdf.js';
 import { pagesOf, pdfOf } from '../../../../testing/pdf.js';
 import { drawingToSvg } from '../svg.js';
@@ -42,21 +42,6 @@ describe('a pattern on paper, rendered by poppler', () => {
         for (const line of page.lines)
           for (const [x, y] of line)
             expect(x > 3 && x < page.width - 3 && y > 3 && y < page.height - 3).toBe(true);
-      }
-    },
-  );
-
-  it.each(['A4', 'Letter', 'A3', 'Tabloid'] as const)(
-    '%s holds the patterns of every starting set',
-    (size) => {
-      for (const [kind, set] of EVERY_SET) {
-        const { cuts } = planMade(made(kind, set));
-        const marks = patternSheets(cuts, { ...options, size }).flatMap((sheet) => sheet.marks);
-        const words = new Set(marks.map((mark) => (mark.as === 'text' ? mark.text : '')));
-        for (const each of cuts)
-          expect(words.has(each.mark), `${kind} ${set} ${each.mark}`).toBe(
-            stripsOf(each, options).length > 0,
-          );
       }
     },
   );

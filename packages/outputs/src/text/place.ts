@@ -1,3 +1,4 @@
+import RBush, { type BBox } from 'rbush';
 import { label, path, type Mark, type Point } from '../drawing.js';
 import { BELOW, CAPITAL, textWidth } from './measure.js';
 
@@ -30,24 +31,33 @@ export const boxInside = (inner: Box, outer: Box): boolean =>
 /** Between words of a drawing, mm. */
 const GAP = 0.4;
 
+/** A straight of a drawing, by the box around it. */
+interface Line extends BBox {
+  readonly ends: readonly [Point, Point];
+}
+
 /** Room of a drawing that words have taken: no two of them are set over each other. */
 export class Room {
   private readonly taken: Box[] = [];
-  private readonly lines: (readonly [Point, Point])[] = [];
+  private readonly lines = new RBush<Line>();
 
   constructor(private readonly bounds?: Box) {}
 
   /** Lines that words are better kept off. */
   avoid(marks: readonly Mark[]): void {
-    for (const mark of marks)
-      if (mark.as === 'path')
-        for (let index = 1; index < mark.points.length; index += 1)
-          this.lines.push([mark.points[index - 1]!, mark.points[index]!]);
+    this.lines.load(
+      marks.flatMap((mark) =>
+        mark.as === 'path'
+          ? mark.points.slice(1).map((to, index) => lineBetween(mark.points[index]!, to))
+          : [],
+      ),
+    );
   }
 
   /** Whether no line runs through a box. */
   isClear(box: Box): boolean {
-    return !this.lines.some((line) => segmentMeets(line, box));
+    const { left: minX, top: minY, right: maxX, bottom: maxY } = box;
+    return !this.lines.search({ minX, minY, maxX, maxY }).some(({ ends }) => segmentMeets(ends, box));
   }
 
   take(...boxes: Box[]): void {
@@ -72,13 +82,19 @@ export class Room {
   }
 }
 
-/** Whether a straight runs through a box. Source: the straight cut by four sides, parameter by parameter. */
+const lineBetween = (from: Point, to: Point): Line => ({
+  ends: [from, to],
+  minX: Math.min(from[0], to[0]),
+  minY: Math.min(from[1], to[1]),
+  maxX: Math.max(from[0], to[0]),
+  maxY: Math.max(from[1], to[1]),
+});
+
+/** Whether a straight, whose box meets another, runs through it. Source: the straight cut by four sides, parameter by parameter. */
 function segmentMeets(
   [[ax, ay], [bx, by]]: readonly [Point, Point],
   { left, top, right, bottom }: Box,
 ): boolean {
-  if (Math.max(ax, bx) < left || Math.min(ax, bx) > right) return false;
-  if (Math.max(ay, by) < top || Math.min(ay, by) > bottom) return false;
   let [from, to] = [0, 1];
   const cut = (start: number, way: number, low: number, high: number): void => {
     if (way === 0) return;
@@ -99,21 +115,29 @@ const DIRECTIONS = [-45, 45, -135, 135, 0, 180, -90, 90, -20, 20, -160, 160];
  * Words at a point, or led out from it by a thin line to where there is room: clear of every line where that is to be had
  * near, else clear of other words. None where there is no room at all.
  */
-export function ledOut(room: Room, [x, y]: Point, text: string, size: number): Mark[] {
-  const choices = AWAY.flatMap((away) =>
-    DIRECTIONS.map((degrees) => {
+export function ledOut(room: Room, from: Point, text: string, size: number): Mark[] {
+  const chosen = placeAway(room, from, text, size);
+  if (!chosen) return [];
+  room.take(chosen.box);
+  const lead = chosen.away > AWAY[0]! ? [path('thin', [from, chosen.to])] : [];
+  return [...lead, chosen.words];
+}
+
+function placeAway(room: Room, [x, y]: Point, text: string, size: number) {
+  let free:
+    { readonly away: number; readonly to: Point; readonly words: Words; readonly box: Box } | undefined;
+  for (const away of AWAY)
+    for (const degrees of DIRECTIONS) {
       const angle = (degrees * Math.PI) / 180;
       const [dx, dy] = [Math.cos(angle) * away, Math.sin(angle) * away];
       const anchor = Math.abs(dx) < 0.3 * away ? 'middle' : dx > 0 ? 'start' : 'end';
       const at: Point = [x + dx, y + dy + (CAPITAL * size) / 2];
       const words = label(at, size, text, { anchor, bold: true, clear: true });
-      return { away, words, to: [x + dx, y + dy] as Point, box: boxOf(words) };
-    }),
-  );
-  const free = choices.filter(({ box }) => room.isFree(box));
-  const chosen = free.find(({ box }) => room.isClear(box)) ?? free[0];
-  if (!chosen) return [];
-  room.take(chosen.box);
-  const lead = chosen.away > AWAY[0]! ? [path('thin', [[x, y], chosen.to])] : [];
-  return [...lead, chosen.words];
+      const box = boxOf(words);
+      if (!room.isFree(box)) continue;
+      const place = { away, to: [x + dx, y + dy] as Point, words, box };
+      if (room.isClear(box)) return place;
+      free ??= place;
+    }
+  return free;
 }

@@ -37,7 +37,7 @@ describe('a press on the sheet', () => {
           expect(spot).toMatchObject({ member: 'beam', side: 'middle' });
           expect('share' in spot! ? Math.abs(spot.share - share) : 1).toBeLessThan(0.01);
         }),
-        { numRuns: 40 },
+        { numRuns: 16 },
       );
     }
   });

@@ -1,10 +1,11 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterAll, describe, expect, it } from 'vitest';
 import type { Plan } from '@larchwood/core';
+import { planFile } from './planFile.js';
 import { measurePdf } from '../../../testing/measurePdf.js';
 
 const root = fileURLToPath(new URL('../../../', import.meta.url));
@@ -19,11 +20,13 @@ const run = (...args: string[]) =>
   );
 
 describe('the plan without a screen', () => {
-  it('prints the whole plan as JSON and writes the patterns', () => {
-    const result = run('demo/ferry-road-tourer.larchwood.json', '--out', join(folder, 'pack'));
-    expect(result.stderr).toBe('');
-    expect(result.status).toBe(0);
-    const plan = JSON.parse(result.stdout) as Plan & { findings: { words: { title: string } }[] };
+  it('prints the whole plan as JSON and writes the patterns', async () => {
+    const text = await planFile([
+      join(root, 'demo/ferry-road-tourer.larchwood.json'),
+      '--out',
+      join(folder, 'pack'),
+    ]);
+    const plan = JSON.parse(text) as Plan & { findings: { words: { title: string } }[] };
     expect(plan.cuts).toHaveLength(10);
     expect(plan.cuts[2]!.ends[0].edge.outer).toHaveLength(360);
     expect(plan.findings[0]!.words.title).not.toBe('');
@@ -42,26 +45,12 @@ describe('the plan without a screen', () => {
       ).toContain(word);
     expect(measurePdf(readFileSync(join(folder, 'pack', 'patterns.pdf'))).length).toBeGreaterThanOrEqual(2);
   });
-  it.each([
-    ['no file', [], 'Usage'],
-    ['an unknown option', ['x.json', '--colour'], 'Usage'],
-    ['a file that is not there', ['missing.larchwood.json'], 'cannot be read'],
-    ['a file that is no build', ['package.json'], '/format'],
-  ])('%s: a fault on standard error, exit code 2, nothing printed', (_, args, word) => {
-    const result = run(...args);
-    expect(result.status).toBe(2);
-    expect(result.stdout).toBe('');
-    expect(result.stderr).toContain(word);
-  });
-  it('a stance that cannot be: the dimension and its limit', () => {
-    const document = JSON.parse(readFileSync(join(root, 'demo/lock-keeper.larchwood.json'), 'utf8')) as {
-      stance: { held: Record<string, number> };
-    };
-    document.stance.held.headAngle = 12;
-    const file = join(folder, 'bad.larchwood.json');
-    writeFileSync(file, JSON.stringify(document));
-    const result = run(file);
-    expect(result.status).toBe(2);
-    expect(result.stderr).toMatch(/headAngle: Head angle must lie between 30° and 89.5°/);
+  it('a plan goes to standard output; a fault to standard error, with exit code 2 and nothing printed', () => {
+    const good = run('demo/lock-keeper.larchwood.json');
+    expect([good.status, good.stderr]).toEqual([0, '']);
+    expect(JSON.parse(good.stdout)).toHaveProperty('cuts');
+    const bad = run();
+    expect([bad.status, bad.stdout]).toEqual([2, '']);
+    expect(bad.stderr).toContain('Usage');
   });
 });
