@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { add, along, distance, scale, subtract, unit, type Vector } from '../vector/vector.js';
+import { add, along, distance, subtract, turn, unit, type Vector } from '../vector/vector.js';
 import { apart, boundsOf, outside } from './bounds.js';
 import { cornersOf, distanceTo, leastAlong, nearestOf, towards } from './distance.js';
 import { gap, gapPlace, leastPossible } from './gap.js';
 import { distanceToSegment, nearestOfSegments } from './segments.js';
-import { ballAt, boxAt, rodFrom, type Disc, type Shape } from './shapes.js';
+import { ballAt, boxAt, rodFrom, type Box, type Disc, type Rod, type Shape } from './shapes.js';
 
 const part = fc.double({ min: -400, max: 400, noNaN: true });
 const point = fc.tuple(part, part, part) as fc.Arbitrary<Vector>;
@@ -25,6 +25,32 @@ const disc = fc
   }));
 const box = fc.tuple(point, size, size, size).map(([centre, ...half]) => boxAt(centre, half));
 const bulging: fc.Arbitrary<Shape> = fc.oneof(rod, disc, box);
+
+const isSolid = (shape: Shape): shape is Rod | Box => shape.as === 'rod' || shape.as === 'box';
+/** A turn about an axis and a shift: what is near stays as near. */
+const motion = fc.record({
+  axis: fc
+    .tuple(part, part, part)
+    .filter((way) => Math.hypot(...way) > 1)
+    .map((way) => unit(way as Vector)),
+  degrees: fc.double({ min: -360, max: 360, noNaN: true }),
+  shift: point,
+});
+type Motion = typeof motion extends fc.Arbitrary<infer M> ? M : never;
+const turned = (way: Vector, { axis, degrees }: Motion): Vector => turn(way, axis, degrees);
+const movedPoint = (at: Vector, by: Motion): Vector => add(turned(at, by), by.shift);
+function movedShape<S extends Shape>(shape: S, by: Motion): S {
+  if (shape.as === 'rod') return { ...shape, from: movedPoint(shape.from, by), to: movedPoint(shape.to, by) };
+  if (shape.as === 'disc')
+    return { ...shape, centre: movedPoint(shape.centre, by), spindle: turned(shape.spindle, by) };
+  if (shape.as === 'box')
+    return {
+      ...shape,
+      centre: movedPoint(shape.centre, by),
+      axes: shape.axes.map((axis) => turned(axis, by)) as unknown as typeof shape.axes,
+    };
+  return shape;
+}
 
 describe('segments', () => {
   it('are as near as the nearest of many points along both', () => {
@@ -86,6 +112,50 @@ describe('distances', () => {
       }),
     );
   });
+  it('do not change where all is turned and moved together', () => {
+    fc.assert(
+      fc.property(bulging, rod, point, motion, (shape, tube, p, by) => {
+        const there = movedShape(shape, by);
+        const its = movedShape(tube, by);
+        const at = movedPoint(p, by);
+        expect(distanceTo(there, at)).toBeCloseTo(distanceTo(shape, p), 6);
+        expect(leastPossible(its, there)).toBeCloseTo(leastPossible(tube, shape), 6);
+        if (!isSolid(shape) || !isSolid(there)) return;
+        const way = unit([3, 1, -2]);
+        expect(leastAlong(there, at, turned(way, by))).toBeCloseTo(leastAlong(shape, p, way), 6);
+        // From inside, two faces may be as near.
+        if (distanceTo(shape, p) > 1)
+          expect(distance(nearestOf(there, at), movedPoint(nearestOf(shape, p), by))).toBeLessThan(1e-5);
+        const corners = cornersOf(there);
+        for (const corner of cornersOf(shape))
+          expect(Math.min(...corners.map((each) => distance(each, movedPoint(corner, by))))).toBeLessThan(
+            1e-6,
+          );
+      }),
+    );
+  });
+  it('of a box and its corners: worked by hand, outside, inside and on a face', () => {
+    const box = boxAt([10, 0, 0], [3, 4, 12]);
+    expect(distanceTo(box, [10, 0, 20])).toBe(8);
+    expect(distanceTo(box, [16, 8, 0])).toBe(5);
+    expect(distanceTo(box, [10, 1, 0])).toBe(-3);
+    expect(distanceTo(box, [13, 0, 0])).toBeCloseTo(0, 12);
+    expect(cornersOf(box).map(String)).toHaveLength(8);
+    expect(cornersOf(box)).toContainEqual([7, -4, 12]);
+    // From inside the nearest face counts, and which of two that are as near does not matter.
+    expect(nearestOf(box, [9, 0, 0])).toEqual([7, 0, 0]);
+    expect(nearestOf(box, [11, 0, 0])).toEqual([13, 0, 0]);
+    expect(nearestOf(box, [10, 3.5, 0])).toEqual([10, 4, 0]);
+    expect(nearestOf(box, [9, 0, 30])).toEqual([9, 0, 12]);
+    expect(towards(box, [10, 3.5, 0])).toEqual([0, 1, 0]);
+    expect(towards(box, [13, 0, 0])).toEqual([1, 0, 0]);
+    expect(towards(ballAt([1, 2, 3], 4), [1, 2, 3])).toEqual([0, 0, 1]);
+    expect(towards(ballAt([1, 2, 3], 4), [1, 2, 7])).toEqual([0, 0, -1]);
+    expect(cornersOf(rodFrom([1, 0, 0], [2, 0, 0], 5))).toEqual([
+      [1, 0, 0],
+      [2, 0, 0],
+    ]);
+  });
   it('of a wheel: worked by hand at its tread, its side and its shoulder', () => {
     const wheel: Disc = {
       as: 'disc',
@@ -103,10 +173,37 @@ describe('distances', () => {
     expect(distanceTo({ as: 'ground', rear: [0, 0, 0], front: [1000, 0, 0] }, [300, 70, 25])).toBe(25);
     const sunk: Shape = { as: 'ground', rear: [0, 0, 0], front: [400, 0, 300] };
     expect(distanceTo(sunk, [0, 0, 50])).toBeCloseTo(40, 9);
+    // 3-4-5: 200 on is 150 up, and 100 over the slope is 80 from it.
+    const ahead: Shape = { as: 'ground', rear: [100, 0, 20], front: [500, 0, 320] };
+    expect(distanceTo(ahead, [300, 0, 270])).toBeCloseTo(80, 9);
   });
 });
 
 describe('gaps', () => {
+  it('told quickly: from middle to middle, less how far each reaches, worked by hand', () => {
+    const tube = rodFrom([-10, 0, 100], [10, 0, 100], 5);
+    expect(leastPossible(tube, boxAt([0, 0, 0], [3, 4, 12]))).toBe(100 - 15 - 13);
+    expect(leastPossible(tube, rodFrom([0, -24, 0], [0, 24, 0], 6))).toBe(100 - 15 - 30);
+    expect(leastPossible(tube, ballAt([0, 0, 60], 6))).toBe(40 - 15 - 6);
+    const wheel: Disc = {
+      as: 'disc',
+      centre: [0, 0, 0],
+      spindle: [0, 1, 0],
+      radius: 40,
+      half: 9,
+      round: 2,
+    };
+    expect(leastPossible(tube, wheel)).toBe(100 - 15 - 41 - 2);
+    const ground: Shape = { as: 'ground', rear: [0, 0, 0], front: [1000, 0, 0] };
+    expect(leastPossible(rodFrom([0, 0, 300], [0, 0, 200], 5), ground)).toBe(200 - 5 - 1000);
+  });
+  it('of a ball are those of its middle, and of two that are one there is no way between', () => {
+    expect(gap(ballAt([30, 40, 0], 10), boxAt([0, 0, 0], [6, 8, 5]))).toBeCloseTo(30, 9);
+    expect(gap(ballAt([0, 0, 0], 10), ballAt([0, 0, 0], 5))).toBe(-15);
+    expect(gapPlace(ballAt([1, 2, 3], 10), ballAt([1, 2, 3], 5))).toEqual([1, 2, 3]);
+    const ground: Shape = { as: 'ground', rear: [0, 0, 0], front: [1000, 0, 0] };
+    expect(gap(rodFrom([0, 0, 50], [100, 0, 30], 10), ground)).toBeCloseTo(20, 2);
+  });
   it('of a rod are those of its nearest place, and never under what is told quickly', () => {
     fc.assert(
       fc.property(rod, bulging, (one, other) => {
@@ -143,6 +240,12 @@ describe('bounds', () => {
           if (apart(one, other, by))
             for (const p of a) for (const q of b) expect(distance(p, q)).toBeGreaterThan(by);
           expect(apart(one, other, by)).toBe(apart(other, one, by));
+          const clear = [0, 1, 2].some(
+            (axis) =>
+              Math.max(...a.map((each) => each[axis]!)) + by < Math.min(...b.map((each) => each[axis]!)) ||
+              Math.max(...b.map((each) => each[axis]!)) + by < Math.min(...a.map((each) => each[axis]!)),
+          );
+          expect(apart(one, other, by)).toBe(clear);
         },
       ),
     );
@@ -154,7 +257,15 @@ describe('bounds', () => {
       true,
       false,
     ]);
-    const other = boundsOf([add([0, 0, 0], scale([1, 0, 0], 10))]);
-    expect([apart(one, other, 4.999), apart(one, other, 5.001)]).toEqual([true, false]);
+    for (const [axis, way] of [0, 1, 2].flatMap((axis) => [-1, 1].map((way) => [axis, way] as const))) {
+      const at = (by: number) => [0, 1, 2].map((each) => (each === axis ? way * by : 0)) as unknown as Vector;
+      const other = boundsOf([at(10)]);
+      expect([4.999, 5, 5.001].map((by) => apart(one, other, by))).toEqual([true, false, false]);
+      expect([6.999, 7, 7.001].map((by) => outside(at(by), one, 2))).toEqual([false, false, true]);
+    }
+    expect(boundsOf([])).toEqual({
+      low: [Infinity, Infinity, Infinity],
+      high: [-Infinity, -Infinity, -Infinity],
+    });
   });
 });

@@ -1,5 +1,5 @@
 import { failure, success, type Result } from '../result.js';
-import { trimZeros } from './length.js';
+import { plainFigure, trimZeros } from './length.js';
 import { normaliseTyped, parseDecimal } from './number.js';
 
 const DEGREES = /^(-?)([\d.,]+)\s*(?:°|deg|degrees)?$/;
@@ -22,8 +22,7 @@ export function parseAngle(text: string): Result<number> {
 
 /** Degrees as text with at most `digits` decimals: `72.5°`. */
 export function formatAngle(degrees: number, digits = 1, bare = false): string {
-  const figure = trimZeros(Math.abs(degrees).toFixed(digits));
-  return `${degrees < 0 && Number(figure) !== 0 ? '−' : ''}${figure}${bare ? '' : '°'}`;
+  return `${plainFigure(degrees, digits)}${bare ? '' : '°'}`;
 }
 
 /** Text for an edit field: reads back to the stored value within 1e-8 degrees. */

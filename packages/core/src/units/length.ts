@@ -106,7 +106,7 @@ export function formatLength(millimetres: number, display: LengthDisplay, digits
 
 /** For words that are written before the build's units are known: `150 mm (5.91 in)`. */
 export function lengthBothWays(millimetres: number): string {
-  return `${trimZeros(millimetres.toFixed(1))} mm (${trimZeros((millimetres / INCH).toFixed(2))} in)`;
+  return `${plainFigure(millimetres, 1)} mm (${plainFigure(millimetres / INCH, 2)} in)`;
 }
 
 /**
@@ -126,6 +126,12 @@ export function editableLength(millimetres: number, display: LengthDisplay): str
 
 export function trimZeros(figure: string): string {
   return figure.includes('.') ? figure.replace(/\.?0+$/, '') : figure;
+}
+
+/** A number with at most `digits` decimals, as it is set in type: `25.4`, `−3`, and never a minus nought. */
+export function plainFigure(value: number, digits: number): string {
+  const { sign, whole } = signed(trimZeros(Math.abs(value).toFixed(digits)), value);
+  return `${sign}${whole}`;
 }
 
 function signed(figure: string, value: number): { sign: '' | '−'; whole: string } {

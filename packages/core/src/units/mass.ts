@@ -1,5 +1,5 @@
 import { failure, success, type Result } from '../result.js';
-import { trimZeros, type LengthDisplay } from './length.js';
+import { plainFigure, trimZeros, type LengthDisplay } from './length.js';
 import { normaliseTyped, parseDecimal } from './number.js';
 
 /** Exact by definition: 1 lb = 0.45359237 kg. */
@@ -29,13 +29,13 @@ export function parseMass(text: string, unit: MassUnit = 'kg'): Result<number> {
 /** A mass in kg as text in the build's unit with at most `digits` decimals: `82 kg`, `180.8 lb`. */
 export function formatMass(kilograms: number, display: LengthDisplay, digits = 1, bare = false): string {
   const unit = massUnitOf(display);
-  const figure = trimZeros((kilograms / FACTORS[unit]!).toFixed(digits)).replace('-', '−');
+  const figure = plainFigure(kilograms / FACTORS[unit]!, digits);
   return bare ? figure : `${figure} ${unit}`;
 }
 
 /** For words that are written before the build's units are known: `300 kg (661.4 lb)`. */
 export const massBothWays = (kilograms: number): string =>
-  `${trimZeros(kilograms.toFixed(1))} kg (${trimZeros((kilograms / POUND).toFixed(1))} lb)`;
+  `${plainFigure(kilograms, 1)} kg (${plainFigure(kilograms / POUND, 1)} lb)`;
 
 /** Text for an edit field, in the build's unit: reads back to the stored value within half a gram. */
 export const editableMass = (kilograms: number, display: LengthDisplay): string =>
