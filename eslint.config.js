@@ -2,7 +2,17 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', 'data/**', 'node_modules/**', 'playwright-report/**', 'test-results/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      'data/**',
+      'node_modules/**',
+      'playwright-report/**',
+      'test-results/**',
+      '.mutants/**',
+    ],
+  },
+  { languageOptions: { parserOptions: { tsconfigRootDir: import.meta.dirname } } },
   ...tseslint.configs.strict,
   {
     rules: {

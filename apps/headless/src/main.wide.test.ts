@@ -35,7 +35,7 @@ describe('the plan without a screen', () => {
     for (const file of ['cut-list.csv', 'frame.glb', 'frame.stl', 'plan.svg', 'plan.dxf', 'settings.csv'])
       expect(files).toContain(file);
     for (const [file, word] of [
-      ['fixture.pdf', 'Settings in setting order'],
+      ['slide-and-post-sheets.pdf', 'Settings in setting order'],
       ['plan.pdf', 'Map of'],
     ] as const)
       expect(

@@ -1,32 +1,8 @@
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import {
-  findSchool,
-  fixtureDetails,
-  sizeIn,
-  planBuild,
-  planText,
-  readDocumentText,
-  type FixtureDetails,
-  type Plan,
-} from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
-import {
-  cutListCsv,
-  frameGltf,
-  frameStl,
-  drawingsToPdf,
-  drawingToDxf,
-  drawingToSvg,
-  fixtureSheets,
-  fullSizeDrawing,
-  patternSheets,
-  pieceDrawing,
-  planOnRoll,
-  settingsCsv,
-  tiled,
-} from '@larchwood/outputs';
+import { fixtureDetails, planBuild, planText, readDocumentText } from '@larchwood/core';
+import { packOf, type Source } from '@larchwood/outputs';
 import { paperFonts } from './fonts.js';
 
 const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR]';
@@ -58,9 +34,10 @@ export async function planFile(args: string[]): Promise<string> {
       planned.refusals.map((refusal) => `${file}: ${refusal.where}: ${refusal.message}`).join('\n'),
     );
   const { plan } = planned;
-  const details = fixtureDetails({ document: read.document, ...plan });
-  if (out !== undefined) await writePack(read.document, plan, details, out);
-  return planText(read.document, plan);
+  const { document } = read;
+  const details = () => fixtureDetails({ document, ...plan });
+  if (out !== undefined) await writePack({ document, plan, details, revision: FROM_FILE }, out);
+  return planText(document, plan);
 }
 
 function argumentsOf(args: string[]): { file: string; out: string | undefined } {
@@ -78,56 +55,9 @@ function argumentsOf(args: string[]): { file: string; out: string | undefined } 
   }
 }
 
-/** All patterns as one PDF and each piece as an SVG, the cut list, the frame in space, the fixture and the full-size plan. */
-async function writePack(
-  document: BuildDocument,
-  plan: Plan,
-  details: FixtureDetails,
-  directory: string,
-): Promise<void> {
-  const { size, thickness, overlap, printer, planOn, rollWidth } = plan.paper;
+/** Every file that can be made of the build, each by its name. */
+async function writePack(source: Source, directory: string): Promise<void> {
   await mkdir(directory, { recursive: true });
-  const fonts = await paperFonts();
-  const pdf = (drawings: Parameters<typeof drawingsToPdf>[0], title: string) =>
-    drawingsToPdf(drawings, title, fonts);
-  const units = plan.units.length === 'mm' ? 'mm' : 'in';
-  const sheets = patternSheets(plan.cuts, {
-    size,
-    paperThickness: thickness,
-    display: plan.units,
-    buildName: plan.name,
-    revision: FROM_FILE,
-    printer,
-  });
-  await writeFile(join(directory, 'cut-list.csv'), cutListCsv(plan, plan.units));
-  await writeFile(join(directory, 'frame.glb'), await frameGltf(plan, plan.name));
-  await writeFile(join(directory, 'frame.stl'), frameStl(plan, plan.name));
-  await writeFile(join(directory, 'patterns.pdf'), await pdf(sheets, `${plan.name}: patterns`));
-  if (plan.fixture.refused === undefined) {
-    const sheets = fixtureSheets(document, plan, details, { size, revision: FROM_FILE });
-    await writeFile(join(directory, 'fixture.pdf'), await pdf(sheets, `${plan.name}: fixture`));
-    await writeFile(join(directory, 'settings.csv'), settingsCsv(document, plan.fixture));
-  }
-  if (plan.frame.pieces.length > 0) {
-    const margin = sizeIn({ document, ...plan }, findSchool('plan')!, 'margin');
-    const whole = fullSizeDrawing(plan, margin);
-    const title = `${plan.name}: plan`;
-    const block = { build: plan.name, what: 'plan', revision: FROM_FILE, scale: '1:1', units };
-    const pages =
-      planOn === 'roll'
-        ? [planOnRoll(plan, margin, rollWidth, printer, FROM_FILE)]
-        : tiled(whole, { size, overlap, printer, block });
-    await writeFile(join(directory, 'plan.svg'), drawingToSvg(whole, title));
-    await writeFile(join(directory, 'plan.dxf'), drawingToDxf(whole));
-    await writeFile(join(directory, 'plan.pdf'), await pdf(pages, title));
-  }
-  for (const cut of plan.cuts) {
-    await writeFile(
-      join(directory, `piece-${cut.mark}.svg`),
-      drawingToSvg(
-        pieceDrawing(cut, { paperThickness: thickness, display: plan.units }),
-        `${plan.name}: ${cut.mark} ${cut.name}`,
-      ),
-    );
-  }
+  for await (const { file, content } of packOf(source, paperFonts))
+    await writeFile(join(directory, file), content);
 }

@@ -118,7 +118,7 @@ export { SCHOOLS, findSchool } from './fixture/registry.js';
 export type { FixtureCheck, FixtureList, Measure, Scale, School, Stock } from './fixture/school.js';
 export { contextOf, profileOf, sizeIn, standardProfile, type Built } from './fixture/context.js';
 export { keysOf, type Keys } from './fixture/keys.js';
-export { fixtureDetails, mainView, type FixtureDetails } from './fixture/fixture.js';
+export { fixtureDetails, mainView, NO_DETAILS, type FixtureDetails } from './fixture/fixture.js';
 export type { Fixture, Outcome, Setting } from './fixture/setting.js';
 export { settle } from './fixture/settle.js';
 export { workOf, type Working } from './fixture/working.js';

@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { documentFileName, documentText, type BuildDocument } from '@larchwood/format';
 import { Button, IconButton } from '../parts/Button';
 import { Choice } from '../parts/Choice';
-import { download } from '../parts/download';
+import { download } from '../files/download';
 import { NameField } from '../parts/NameField';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';

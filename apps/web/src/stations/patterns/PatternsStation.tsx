@@ -1,76 +1,46 @@
 import { useMemo, useState } from 'react';
-import { fileStem, SHEET_SIZES, type BuildDocument, type SheetSize, LIMITS } from '@larchwood/format';
-import { cutListCsv, drawingToSvg, patternSheets, pieceDrawing } from '@larchwood/outputs';
+import { NO_DETAILS, type Plan } from '@larchwood/core';
+import { SHEET_SIZES, type BuildDocument, type SheetSize, LIMITS } from '@larchwood/format';
+import { isPaper, outputOf, OUTPUTS } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { useRevisionText } from '../../editor/revision';
 import { Check } from '../../parts/Check';
 import { SheetView } from '../../parts/SheetView';
-import { download } from '../../parts/download';
-import { useMaker } from './useMaker';
+import { useFiles, useSource } from '../../files/useFiles';
 
 const ALL = 'all';
+const PAPER = outputOf('patterns');
+const DRAWING = outputOf('piece-svg');
+const OTHERS = OUTPUTS.filter(({ group }) => group === 'frame');
 
 /** Paper wraps at full size: which pieces, on which paper, as PDF or SVG. */
 export function PatternsStation() {
-  const { document, plan, edit, settle } = useEditor('document', 'plan', 'edit', 'settle');
-  const [which, setWhich] = useState(ALL);
-  const { busy, make } = useMaker();
-  const { paper } = document;
-  const [square, setSquare] = useState(false);
-  const revision = useRevisionText();
-  const chosen = plan?.cuts.find((cut) => cut.piece === which);
-  const cuts = useMemo(() => (chosen ? [chosen] : (plan?.cuts ?? [])), [chosen, plan]);
-  const options = {
-    size: paper.size,
-    paperThickness: paper.thickness,
-    display: document.units,
-    buildName: document.name,
-    revision,
-    printer: paper.printer,
-    square,
-  };
-  const sheets = useMemo(
-    () => patternSheets(cuts, options),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the options are made of these
-    [cuts, paper, document.units, document.name, revision, square],
-  );
-  const setPaper = (part: Partial<BuildDocument['paper']>) =>
-    edit('paper', (before) => ({ ...before, paper: { ...before.paper, ...part } }));
-  const base = `${fileStem(document.name)}-${chosen ? `piece-${chosen.mark}` : 'patterns'}`;
-
-  const makePdf = () =>
-    make({
-      type: 'application/pdf',
-      name: `${base}.pdf`,
-      make: (maker) => maker.patterns(cuts, options),
-    });
-  const makeSolid = (as: 'gltf' | 'stl') => {
-    const [type, suffix] = as === 'gltf' ? ['model/gltf-binary', 'glb'] : ['model/stl', 'stl'];
-    const name = `${fileStem(document.name)}-frame.${suffix}`;
-    return make({ type: type, name, make: (maker) => maker.solid(document, as) });
-  };
-  const makeSvg = () => {
-    if (chosen)
-      download(
-        drawingToSvg(
-          pieceDrawing(chosen, { paperThickness: paper.thickness, display: document.units, square }),
-          `${document.name}: ${chosen.mark} ${chosen.name}`,
-        ),
-        'image/svg+xml',
-        `${base}.svg`,
-      );
-  };
+  const { plan } = useEditor('plan');
   if (!plan || plan.cuts.length === 0)
     return (
       <p className="flex-1 bg-sheet p-8">
         No tubes yet: make a frame at the Tubes station, and its patterns come here.
       </p>
     );
+  return <Patterns plan={plan} />;
+}
+
+function Patterns({ plan }: { readonly plan: Plan }) {
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
+  const [which, setWhich] = useState(ALL);
+  const { busy, make } = useFiles();
+  const { paper } = document;
+  const [square, setSquare] = useState(false);
+  const source = useSource(plan, NO_DETAILS);
+  const chosen = plan.cuts.find((cut) => cut.piece === which);
+  const options = useMemo(() => ({ ...(chosen ? { piece: chosen.piece } : {}), square }), [chosen, square]);
+  const sheets = useMemo(() => (isPaper(PAPER) ? PAPER.pages(source, options) : []), [source, options]);
+  const setPaper = (part: Partial<BuildDocument['paper']>) =>
+    edit('paper', (before) => ({ ...before, paper: { ...before.paper, ...part } }));
   return (
     <>
       <div
@@ -150,32 +120,27 @@ export function PatternsStation() {
           </Row>
         </Group>
         <div className="flex flex-col gap-2 p-4">
-          <Button look="strong" disabled={busy || sheets.length === 0} onClick={() => void makePdf()}>
-            {busy ? 'Making the PDF…' : 'Download PDF'}
+          <Button
+            look="strong"
+            disabled={busy !== undefined || sheets.length === 0}
+            onClick={() => void make(PAPER, source, options)}
+          >
+            {busy === PAPER.id ? 'Making the PDF…' : 'Download PDF'}
           </Button>
-          <Button disabled={!chosen} onClick={makeSvg}>
+          <Button
+            disabled={!chosen || busy !== undefined}
+            onClick={() => void make(DRAWING, source, options)}
+          >
             {chosen ? `Download SVG of ${chosen.mark}` : 'SVG: choose one piece'}
           </Button>
         </div>
         <Group title="For other tools">
           <div className="flex flex-col gap-2 px-4 py-1.5">
-            <Button
-              onClick={() =>
-                download(
-                  cutListCsv(plan, document.units),
-                  'text/csv',
-                  `${fileStem(document.name)}-cut-list.csv`,
-                )
-              }
-            >
-              Cut list, CSV
-            </Button>
-            <Button disabled={busy} onClick={() => void makeSolid('gltf')}>
-              Frame in space, glTF
-            </Button>
-            <Button disabled={busy} onClick={() => void makeSolid('stl')}>
-              Frame in space, STL in mm
-            </Button>
+            {OTHERS.map((output) => (
+              <Button key={output.id} disabled={busy !== undefined} onClick={() => void make(output, source)}>
+                {output.title}
+              </Button>
+            ))}
           </div>
         </Group>
         <Group title="On the tube">

@@ -1,0 +1,71 @@
+import type { FixtureDetails, Plan } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
+import type { Drawing } from '../drawing.js';
+import type { PaperFonts } from '../text/faces.js';
+
+/** What every output is made from. */
+export interface Source {
+  readonly document: BuildDocument;
+  readonly plan: Plan;
+  /** Lists and parts of the fixture: worked out where an output asks for them. */
+  readonly details: () => FixtureDetails;
+  /** Revision and its date, as a title block says it. */
+  readonly revision: string;
+}
+
+/** What is chosen for one file, beside what the document holds. */
+export interface OutputOptions {
+  /** Id of the one piece; every piece where none is named. */
+  readonly piece?: string;
+  /** A wrap for what a saw cuts square, too. */
+  readonly square?: boolean;
+}
+
+/** A file that can be made of a build: the buttons, the worker, the program without a screen and the pack read it here. */
+export interface Output {
+  readonly id: string;
+  /** As its button says it. */
+  readonly title: string;
+  /** Beside what it is offered. */
+  readonly group: 'patterns' | 'frame' | 'fixture';
+  /** Id of the paper that this is another form of. */
+  readonly formOf?: string;
+  readonly mediaType: string;
+  readonly suffix: string;
+  /** What the file's name says, after the build's. */
+  readonly name: (source: Source, options: OutputOptions) => string;
+  /** What is to be told beside it. */
+  readonly caution?: string;
+  /** Why it cannot be made of a build; undefined where it can. */
+  readonly refuse: (source: Source) => string | undefined;
+  /** What a pack holds of it, where that is not one file with nothing chosen. */
+  readonly packed?: (source: Source) => readonly OutputOptions[];
+  /** Its sheets, where it is paper: as they will be printed. */
+  readonly pages?: (source: Source, options: OutputOptions) => readonly Drawing[];
+  /** Text or bytes. The faces are fetched by paper only. */
+  readonly make: (
+    source: Source,
+    options: OutputOptions,
+    fonts: () => Promise<PaperFonts>,
+  ) => string | Promise<string | Uint8Array>;
+}
+
+/** Paper that can be looked at before it is printed. */
+export type Paper = Output & Required<Pick<Output, 'pages'>>;
+
+/** Sheets as a PDF. What writes it is loaded when one is made. */
+export const paper = (given: Omit<Paper, 'mediaType' | 'suffix' | 'make'>): Paper => ({
+  ...given,
+  mediaType: 'application/pdf',
+  suffix: 'pdf',
+  make: async (source, options, fonts) => {
+    const { drawingsToPdf } = await import('../pdf.js');
+    const title = `${source.document.name}: ${given.name(source, options)}`;
+    return drawingsToPdf(given.pages(source, options), title, await fonts());
+  },
+});
+
+export const noTubes = ({ plan }: Source): string | undefined =>
+  plan.frame.pieces.length === 0 ? 'No tubes yet: make a frame at the Tubes station first.' : undefined;
+
+export const notHeld = ({ plan }: Source): string | undefined => plan.fixture.refused;

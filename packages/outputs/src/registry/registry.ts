@@ -1,0 +1,35 @@
+import { fileStem } from '@larchwood/format';
+import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './fixture.js';
+import { cutList, frameInSpace, frameMesh } from './frame.js';
+import type { Output, OutputOptions, Paper, Source } from './output.js';
+import { patterns, piecePattern } from './patterns.js';
+
+/** Every file that can be made of a build, in the order in which they are offered. */
+export const OUTPUTS: readonly Output[] = [
+  patterns,
+  piecePattern,
+  cutList,
+  frameInSpace,
+  frameMesh,
+  settingSheets,
+  ...fixtureFullSize,
+  ...fullSizePlan,
+  settingsTable,
+];
+
+/** @throws RangeError where there is no such output */
+export function outputOf(id: string): Output {
+  const found = OUTPUTS.find((output) => output.id === id);
+  if (!found) throw new RangeError(`There is no output called “${id}”.`);
+  return found;
+}
+
+export const isPaper = (output: Output): output is Paper => output.pages !== undefined;
+
+/** A file's name by itself: `plan.dxf`. */
+export const fileIn = (output: Output, source: Source, options: OutputOptions = {}): string =>
+  `${output.name(source, options)}.${output.suffix}`;
+
+/** A file's name among others of the same kind: the build's name comes first. */
+export const fileNameOf = (output: Output, source: Source, options: OutputOptions = {}): string =>
+  `${fileStem(source.document.name)}-${fileIn(output, source, options)}`;
