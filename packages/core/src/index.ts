@@ -184,7 +184,7 @@ export {
   type Clearances,
 } from './clearance/sweep.js';
 export { wheelsIn, type Pose } from './clearance/parts.js';
-export { planBuild, type Plan, type PlanResult } from './plan/plan.js';
+export { planBuild, WHILE_DRAGGED, type Plan, type PlanResult } from './plan/plan.js';
 export { Planner } from './plan/planner.js';
 export type { Stage } from './plan/stage.js';
 export { clearances, fit } from './plan/stages/clearance.js';

@@ -25,7 +25,7 @@ export function BuildHeader() {
     'canRedo',
   );
   return (
-    <header className="flex h-11 shrink-0 items-center border-b-2 border-ink max-[640px]:overflow-hidden print:hidden">
+    <header className="flex h-11 shrink-0 items-center border-b-2 border-ink contain-content max-[640px]:overflow-hidden print:hidden">
       <Home />
       <BuildName />
       <span className="caption ml-3 whitespace-nowrap max-[900px]:hidden">revision {build.revision}</span>

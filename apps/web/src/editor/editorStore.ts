@@ -33,7 +33,10 @@ export function editorStore(build: StoredBuild, unsaved?: BuildDocument): Editor
       piece: undefined,
       setPiece: (piece) => set({ piece }),
       dragging: false,
-      setDragging: (dragging) => set({ dragging }),
+      setDragging: (dragging) => {
+        session.drag(dragging);
+        set({ dragging });
+      },
       replace: (next) => {
         set({ build: next, drafts: {} });
         session.replace(next.document);

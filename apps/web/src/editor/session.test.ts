@@ -1,4 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
+import { planBuild } from '@larchwood/core';
 import { made } from '../../../../testing/made.js';
 import { exchangeHeld, holdDimension } from '../stations/stance/hold';
 import { Session } from './session';
@@ -13,6 +14,25 @@ describe('the open document', () => {
     const before = session.now().plan!.stance.values.trail!;
     expect(session.edit('head', holdDimension('headAngle', 71))).toEqual({ ok: true, value: true });
     expect(session.now().plan!.stance.values.trail!).toBeGreaterThan(before + 5);
+    expect(heard).toHaveBeenCalledTimes(1);
+  });
+
+  it('what is dragged is planned at once, what stands in other stations when it is let go', () => {
+    const session = new Session(made());
+    const { fixture } = session.now().plan!;
+    const heard = vi.fn();
+    session.drag(true);
+    session.edit('head', holdDimension('headAngle', 71));
+    expect(session.now().plan!.stance.values.headAngle).toBe(71);
+    expect(session.now().plan!.fixture).toBe(fixture);
+    session.subscribe(heard);
+    session.drag(false);
+    expect(heard).toHaveBeenCalledTimes(1);
+    const planned = planBuild(session.present());
+    expect(planned.ok && planned.plan).toEqual(session.now().plan);
+    expect(session.now().plan!.fixture.settings).not.toEqual(fixture.settings);
+    // Nothing was dragged: nobody is told.
+    session.drag(false);
     expect(heard).toHaveBeenCalledTimes(1);
   });
 

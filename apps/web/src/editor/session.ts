@@ -3,6 +3,7 @@ import {
   planBuild,
   Planner,
   success,
+  WHILE_DRAGGED,
   type Plan,
   type PlanResult,
   type Refusal,
@@ -29,6 +30,7 @@ export class Session {
   private readonly listeners = new Set<() => void>();
   /** Knows what was made last: an edit makes anew only what it touches. */
   private readonly planner = new Planner();
+  private dragging = false;
 
   constructor(document: BuildDocument, unsaved?: BuildDocument) {
     const history = unsaved ? edited(begin(document), unsaved, 'brought back') : begin(document);
@@ -57,7 +59,7 @@ export class Session {
   ): Result<true> => {
     const { history, refusals } = this.moment;
     const next = change(history.present);
-    const planned = planBuild(next, this.planner);
+    const planned = planBuild(next, this.planner, this.dragging ? WHILE_DRAGGED : undefined);
     if (!planned.ok && refusals.length === 0) {
       const refusal = planned.refusals.find((candidate) => candidate.where === at) ?? planned.refusals[0]!;
       return failure(refusal.message);
@@ -67,6 +69,14 @@ export class Session {
   };
   readonly settle = (): void => {
     this.moment = { ...this.moment, history: settled(this.moment.history) };
+  };
+  /** While something is dragged, what stands in other stations may lag behind; it is made up for when it is let go. */
+  readonly drag = (dragging: boolean): void => {
+    this.dragging = dragging;
+    if (dragging) return;
+    const { history, plan } = this.moment;
+    const planned = planBuild(history.present, this.planner);
+    if (planned.ok && planned.plan !== plan) this.go(history, planned);
   };
   readonly undo = (): void => this.turn(undone);
   readonly redo = (): void => this.turn(redone);

@@ -13,7 +13,7 @@ export function Panel({
   return (
     <aside
       aria-label={title}
-      className="flex min-h-0 w-[322px] shrink-0 flex-col border-l border-rule max-[900px]:w-full max-[900px]:border-t max-[900px]:border-l-0"
+      className="flex min-h-0 w-[322px] shrink-0 flex-col contain-content border-l border-rule max-[900px]:w-full max-[900px]:border-t max-[900px]:border-l-0 print:contain-none"
     >
       <div className="flex h-10 shrink-0 items-center justify-between gap-2 border-b border-rule px-4">
         <h2 className="font-bold">{title}</h2>

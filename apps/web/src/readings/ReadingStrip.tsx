@@ -20,7 +20,7 @@ export function ReadingStrip() {
   return (
     <section
       aria-label="Readings"
-      className="flex shrink-0 overflow-x-auto border-t-2 border-ink"
+      className="flex shrink-0 overflow-x-auto border-t-2 border-ink contain-content print:contain-none"
       tabIndex={0}
     >
       {kind.readings.map((id) => {

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   acrossOf,
   dot,
@@ -28,6 +29,30 @@ interface Props {
   readonly zones?: boolean;
 }
 
+interface TubeProps extends Pick<Props, 'view' | 'moving' | 'onSelect'> {
+  readonly piece: Piece;
+  readonly cut: PieceCut;
+  readonly lit: boolean;
+}
+
+/** One tube's outline; drawn again only when it or the view is another. */
+const TubeShape = memo(function TubeShape({ piece, cut, view, moving, lit, onSelect }: TubeProps) {
+  return (
+    <path
+      d={pathOf(pieceOutline(piece, cut, view))}
+      fill={lit ? 'var(--larch-wash)' : piece.supplied ? 'var(--paper)' : 'var(--sheet)'}
+      stroke={lit ? 'var(--larch)' : 'var(--ink)'}
+      strokeWidth={lit ? 2 : 1.3}
+      strokeDasharray={piece.supplied && !moving ? '6 2' : undefined}
+      className={onSelect ? 'cursor-pointer' : ''}
+      data-piece={piece.id}
+      onClick={
+        onSelect ? (event) => onSelect(piece.id, event.shiftKey || event.ctrlKey || event.metaKey) : undefined
+      }
+    />
+  );
+});
+
 /** ISO 128: the chain line of an axis. */
 const CHAIN = '12 3 2 3';
 
@@ -47,22 +72,14 @@ export function FrameDrawing({ plan, view, moving = false, selected = [], onSele
         'plate' in each ? (
           <PlateShape key={each.plate.id} plate={each.plate} view={view} />
         ) : (
-          <path
+          <TubeShape
             key={each.piece.id}
-            d={pathOf(pieceOutline(each.piece, each.cut, view))}
-            fill={
-              lit(each.piece.id) ? 'var(--larch-wash)' : each.piece.supplied ? 'var(--paper)' : 'var(--sheet)'
-            }
-            stroke={lit(each.piece.id) ? 'var(--larch)' : 'var(--ink)'}
-            strokeWidth={lit(each.piece.id) ? 2 : 1.3}
-            strokeDasharray={each.piece.supplied && !moving ? '6 2' : undefined}
-            className={onSelect ? 'cursor-pointer' : ''}
-            data-piece={each.piece.id}
-            onClick={
-              onSelect
-                ? (event) => onSelect(each.piece.id, event.shiftKey || event.ctrlKey || event.metaKey)
-                : undefined
-            }
+            piece={each.piece}
+            cut={each.cut}
+            view={view}
+            moving={moving}
+            lit={lit(each.piece.id)}
+            onSelect={onSelect}
           />
         ),
       )}

@@ -15,7 +15,7 @@ export function StationList() {
   return (
     <nav
       aria-label="Stations"
-      className="w-44 shrink-0 overflow-y-auto border-r border-rule py-4 max-[900px]:flex max-[900px]:w-full max-[900px]:overflow-x-auto max-[900px]:border-r-0 max-[900px]:border-b max-[900px]:py-0 print:hidden"
+      className="w-44 shrink-0 overflow-y-auto contain-content border-r border-rule py-4 max-[900px]:flex max-[900px]:w-full max-[900px]:overflow-x-auto max-[900px]:border-r-0 max-[900px]:border-b max-[900px]:py-0 print:hidden"
     >
       {GROUPS.map((group) => (
         <div key={group} className="mb-4 max-[900px]:mb-0 max-[900px]:flex max-[900px]:shrink-0">

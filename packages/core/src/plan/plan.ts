@@ -10,7 +10,7 @@ import type { Refusal } from '../stance/dimension.js';
 import type { Stance } from '../stance/stance.js';
 import type { Tipping } from '../tipping/tipping.js';
 import { Planner } from './planner.js';
-import { parts, stage } from './stage.js';
+import { parts, stage, type Stage } from './stage.js';
 import { findings } from './stages/findings.js';
 import { fixture } from './stages/fixture.js';
 import { frame } from './stages/frame.js';
@@ -61,12 +61,20 @@ const plan = stage(
   ({ document, cuts: { cuts: own, given }, ...made }): Plan => ({ ...document, ...made, cuts: own, given }),
 );
 
+/** What may lag behind while something is dragged: it stands in other stations, and costs the buggy half of a frame. */
+export const WHILE_DRAGGED: ReadonlySet<Stage<unknown>> = new Set([fixture, interferences]);
+
 /**
  * Computes a whole build, in the order builders work. A stance that no vehicle can have is refused with the dimension and
  * the limit; everything else that is wrong is a finding, and the plan still comes.
  * @param planner remembers what the builds before were made of, and makes anew only what has changed
+ * @param resting stages that may stay as they are for now
  */
-export function planBuild(document: BuildDocument, planner: Planner = new Planner()): PlanResult {
+export function planBuild(
+  document: BuildDocument,
+  planner: Planner = new Planner(),
+  resting?: ReadonlySet<Stage<unknown>>,
+): PlanResult {
   const result = planner.ask(solved, document);
-  return result.ok ? { ok: true, plan: planner.ask(plan, document) } : result;
+  return result.ok ? { ok: true, plan: planner.ask(plan, document, resting) } : result;
 }

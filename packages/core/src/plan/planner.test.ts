@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { BuildDocument } from '@larchwood/format';
 import { FAMILIES, made } from '../../../../testing/made.js';
 import { sameContent, shared } from '../memo/content.js';
-import { planBuild, type Plan } from './plan.js';
+import { planBuild, WHILE_DRAGGED, type Plan } from './plan.js';
 import { Planner } from './planner.js';
 import { clearances } from './stages/clearance.js';
 import { sweptFindings } from './stages/findings.js';
@@ -111,6 +111,26 @@ describe('a planner', () => {
       ...found.filter(({ where }) => where.station === 'seat'),
       ...found.filter(({ where }) => where.station === 'fixture'),
     ]);
+  });
+  it('stages that rest give what they gave, and are made up for when they rest no more', () => {
+    const { planner, plan } = started();
+    const free = build.frame.nodes.findIndex(({ anchor }) => 'offset' in anchor);
+    const next = moved(build, free, 3);
+    const resting = (document: BuildDocument) => {
+      const planned = planBuild(document, planner, WHILE_DRAGGED);
+      if (!planned.ok) throw new Error('it is planned');
+      return planned.plan;
+    };
+    const hurried = resting(next);
+    expect([planner.runs(fixture), planner.runs(interferences), planner.runs(frame)]).toEqual([1, 1, 2]);
+    expect(hurried.fixture).toBe(plan.fixture);
+    expect(hurried.cuts).toEqual(planOf(next).cuts);
+    // Asked for the same document once more, without.
+    expect(sameContent(planOf(next, planner), planOf(next))).toBe(true);
+    expect(planner.runs(fixture)).toBe(2);
+    // What was never made cannot rest.
+    const first = planBuild(build, new Planner(), WHILE_DRAGGED);
+    expect(first.ok && sameContent(first.plan, plan)).toBe(true);
   });
   it('where there is no stance, the refusals are told and what stands on it throws them', () => {
     const none = made('bicycle', 'road', {});

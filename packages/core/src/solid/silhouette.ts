@@ -79,16 +79,20 @@ function square(direction: Vector, eye: Vector): Vector {
 function nearEdge(end: EndCut, along: Vector, eye: Vector, view: Seen): OnPaper[] {
   const normal = square(along, eye);
   const across = cross(end.outward, end.matchSide);
-  const off = (line: number, to: Vector) =>
-    end.outline.u[line]! * dot(end.matchSide, to) + end.outline.v[line]! * dot(across, to);
+  const { u, v } = end.outline;
+  // Written out: a drag asks it for every end at each frame.
+  const [byU, byV] = [dot(end.matchSide, normal), dot(across, normal)];
   let [leftmost, rightmost] = [0, 0];
+  let [most, least] = [-Infinity, Infinity];
   for (let line = 0; line < WALL_LINES; line += STEP / 2) {
-    if (off(line, normal) > off(leftmost, normal)) leftmost = line;
-    if (off(line, normal) < off(rightmost, normal)) rightmost = line;
+    const off = u[line]! * byU + v[line]! * byV;
+    if (off > most) [most, leftmost] = [off, line];
+    if (off < least) [least, rightmost] = [off, line];
   }
   const forward = (leftmost - rightmost + WALL_LINES) % WALL_LINES;
   const middle = (rightmost + Math.round(forward / 2)) % WALL_LINES;
-  const [span, sign] = off(middle, eye) >= 0 ? [forward, 1] : [WALL_LINES - forward, -1];
+  const towards = u[middle]! * dot(end.matchSide, eye) + v[middle]! * dot(across, eye);
+  const [span, sign] = towards >= 0 ? [forward, 1] : [WALL_LINES - forward, -1];
   const steps = Math.max(1, Math.round(span / STEP));
   return Array.from({ length: steps + 1 }, (_, step) => {
     const line = (rightmost + sign * Math.round((span * step) / steps) + WALL_LINES) % WALL_LINES;
