@@ -66,11 +66,15 @@ function scaled(figure: string, factor: number): Result<number> {
   return value.ok ? success(value.value * factor) : value;
 }
 
+/** Decimals of an inch that a caliper reads. */
+const MOST_DECIMALS = 3;
+
 /**
  * Sets a length for display.
  * @param millimetres the length
  * @param display the build's units
- * @param digits decimals of a millimetre worth showing (inches get two more); trailing zeros are dropped
+ * @param digits decimals of a millimetre worth showing (inches get two more, but no more than a caliper reads); trailing
+ *   zeros are dropped
  */
 export function lengthText(millimetres: number, display: LengthDisplay, digits = 1): LengthText {
   if (display.length === 'mm')
@@ -80,7 +84,8 @@ export function lengthText(millimetres: number, display: LengthDisplay, digits =
   // A size that the finest fraction would falsify by a tenth, a wall or a scale's step, is set as a decimal.
   const falsified = inches > 0.0004 && Math.abs(parts / display.denominator - inches) > inches / 10;
   if (display.length === 'inch' || falsified) {
-    return { ...signed(trimZeros(inches.toFixed(digits + 2)), millimetres), unit: 'in' };
+    const decimals = Math.min(MOST_DECIMALS, digits + 2);
+    return { ...signed(trimZeros(inches.toFixed(decimals)), millimetres), unit: 'in' };
   }
   const whole = Math.floor(parts / display.denominator);
   const rest = parts - whole * display.denominator;

@@ -99,8 +99,10 @@ describe('typed lengths', () => {
     expect(formatLength(1.5875 / 0.91, display)).toBe('1/16 in');
     expect(formatLength(1.5875 / 0.89, display)).toBe('0.07 in');
     // Under 0.0004 in there is nothing to see.
-    expect(formatLength(0.00041 * 25.4, display, 2)).toBe('0.0004 in');
-    expect(formatLength(0.00039 * 25.4, display, 2)).toBe('0 in');
+    expect(lengthText(0.0006 * 25.4, display)).toMatchObject({ whole: '0.001' });
+    expect(lengthText(0.00039 * 25.4, display)).toMatchObject({ whole: '0' });
+    // No more than a thousandth, however many decimals of a millimetre are asked for.
+    expect(formatLength(1.234, { ...display, length: 'inch' }, 2)).toBe('0.049 in');
   });
   it('sets millimetres and inches with no more decimals than asked, and never a minus nought', () => {
     expect(lengthText(-25.44, MM)).toEqual({ sign: '−', whole: '25.4', unit: 'mm' });

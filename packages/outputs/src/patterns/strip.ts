@@ -121,6 +121,17 @@ function wordSide(matchX: number, girth: number): { readonly left: number; reado
     : { left: OFF_EDGE, right: matchX - OFF_LEFT_OF_MATCH };
 }
 
+/** The same, clear of an arrow that stands close by the match line. */
+function besideArrow(side: ReturnType<typeof wordSide>, arrowX: number | undefined) {
+  if (arrowX === undefined || arrowX < side.left - OFF_ARROW || arrowX > side.right + OFF_ARROW) return side;
+  if (arrowX - side.left < NEAR_SIDE) return { ...side, left: Math.max(side.left, arrowX + OFF_ARROW) };
+  if (side.right - arrowX < NEAR_SIDE) return { ...side, right: Math.min(side.right, arrowX - OFF_ARROW) };
+  return side;
+}
+/** Half of an arrow and the room beside it; and how near to the words' side it takes room from them; mm. */
+const OFF_ARROW = 2;
+const NEAR_SIDE = 5;
+
 /** The square edge lies so far below the cutter centre at least that there is room to glue, and for the words. */
 function leastBase(cut: PieceCut, end: EndCut, seam: number, wrap: Wrap, display: LengthDisplay): number {
   const { left, right } = wordSide(wrap.wayOf(0) * wrap.girth, wrap.girth);
@@ -170,7 +181,11 @@ function stripOf(
   ];
   const [matchX] = on(0, -base);
   const [leftX] = wrap.on(0, -base);
-  const side = wordSide(matchX - leftX, girth);
+  const arrowX = end.cut === 'coped' ? on(end.matchAngle, -base)[0] : undefined;
+  const side = besideArrow(
+    wordSide(matchX - leftX, girth),
+    arrowX === undefined ? undefined : arrowX - leftX,
+  );
   // A ring's lower edge hangs through between its ends.
   const hang = Math.abs(wrap.on(0.5, -base)[1] - wrap.on(0, -base)[1]);
   const throat = -end.edge.shortest.at + (end.slot?.depth ?? 0);

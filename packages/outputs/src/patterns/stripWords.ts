@@ -50,10 +50,7 @@ export function endSentences(cut: PieceCut, end: EndCut, apart: string, display:
     `${cut.name}, ${end.end === 'start' ? 'first' : 'second'} end`,
     jointWords(end),
     apart,
-    `Ø ${formatLength(end.outerDiameter, display, 2)}, print outside`.replace(
-      'Ø ',
-      end.outline.round ? 'Ø ' : '',
-    ),
+    sizeWords(end, display),
     ...sawSentence(end),
   ];
 }
@@ -66,10 +63,14 @@ export function bothSentences(cut: PieceCut, display: LengthDisplay): string[] {
     `up: ${jointWords(end)}`,
     `down: ${jointWords(start)}`,
     `longest ${formatLength(cut.overall, display)}`,
-    `${end.outline.round ? 'Ø ' : ''}${formatLength(end.outerDiameter, display, 2)}, print outside`,
+    sizeWords(end, display),
     ...sawSentence(end),
   ];
 }
+
+/** Across the outside, as a caliper reads it: to hundredths of a millimetre or thousandths of an inch. */
+const sizeWords = ({ outline, outerDiameter }: EndCut, display: LengthDisplay): string =>
+  `${outline.round ? 'Ø ' : ''}${formatLength(outerDiameter, display, display.length === 'mm' ? 2 : 1)}, print outside`;
 
 /** Angles that a saw reads on two faces of a square tube. */
 const sawSentence = (end: EndCut): string[] =>

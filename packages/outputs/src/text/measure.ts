@@ -36,11 +36,14 @@ export function textWidth(text: string, size: number, bold = false): number {
   return (sum * size) / 1000;
 }
 
+/** Where a line may end: at a space, but never between a number and its fraction or its unit. */
+const BREAK = / (?!(?<=\d )(?:(?:mm|in|kg|lb)\b|\d+\/\d))/;
+
 /** Words in lines no wider than a width; a word that is wider by itself stands alone. */
 export function wrapped(text: string, width: number, size: number, bold = false): string[] {
   const lines: string[] = [];
   let line = '';
-  for (const word of text.split(' ')) {
+  for (const word of text.split(BREAK)) {
     const longer = line === '' ? word : `${line} ${word}`;
     if (line !== '' && textWidth(longer, size, bold) > width) {
       lines.push(line);
