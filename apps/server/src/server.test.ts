@@ -195,6 +195,30 @@ describe('builds over HTTP, on a real SQLite file', () => {
     );
   });
 
+  it('answers the same save twice, when the first answer was lost, and names it to who asks', async () => {
+    const build = await make('Lost answer');
+    const save = (notes: string, revision: number, saveId: unknown) =>
+      call<StoredBuild & Problem>('PUT', `builds/${build.id}`, {
+        revision,
+        document: { ...build.document, notes },
+        saveId,
+      });
+    const first = await save('once', 1, 'save-a');
+    expect(first.body).toMatchObject({ revision: 2, saveId: 'save-a' });
+    const again = await save('once', 1, 'save-a');
+    expect([again.status, again.body]).toEqual([200, first.body]);
+    // Something else over the old revision is told whose save stands there.
+    const other = await save('more', 1, 'save-b');
+    expect(other.status).toBe(409);
+    expect(other.body.current).toMatchObject({ revision: 2, saveId: 'save-a' });
+    const list = (await call<RevisionSummary[]>('GET', `builds/${build.id}/revisions`)).body;
+    expect(list).toHaveLength(2);
+    // What the server changes by itself is nobody's save.
+    const renamed = await call<StoredBuild>('PATCH', `builds/${build.id}`, { name: 'Found' });
+    expect(renamed.body).not.toHaveProperty('saveId');
+    for (const bad of ['', 'x'.repeat(61), 7]) expect((await save('bad', 3, bad)).status).toBe(400);
+  });
+
   it('exports what it imports, and publishes its schema', async () => {
     const build = await make('Åland / "bike"');
     const response = await fetch(`${base}/builds/${build.id}/export`);

@@ -44,6 +44,12 @@ export class SaveBuildRequest {
 
   @IsObject({ message: 'document must be a build document.' })
   document!: object;
+
+  /** Of this one save: sent again, because its answer was lost, it is answered the same. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 60, { message: 'saveId has 1 to 60 characters.' })
+  saveId?: string;
 }
 
 export class RenameBuildRequest {

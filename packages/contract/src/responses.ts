@@ -10,6 +10,8 @@ export interface BuildSummary {
   readonly savedAt: string;
 }
 export interface StoredBuild extends BuildSummary {
+  /** The save that made it, where it named itself. */
+  readonly saveId?: string;
   readonly document: BuildDocument;
 }
 export interface RevisionSummary {

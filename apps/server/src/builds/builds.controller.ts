@@ -55,7 +55,7 @@ export class BuildsController {
 
   @Put('builds/:id')
   save(@Param('id') id: string, @Body() request: SaveBuildRequest) {
-    return this.builds.save(id, request.revision, request.document);
+    return this.builds.save(id, request.revision, request.document, { saveId: request.saveId });
   }
 
   @Patch('builds/:id')

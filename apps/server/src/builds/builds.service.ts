@@ -62,19 +62,28 @@ export class BuildsService {
     return this.add({ ...document, name: copyName(document.name) }, 'copy');
   }
 
-  /** @throws ConflictException with the build as it stands, when somebody saved in between. */
-  async save(id: string, lastSeen: number, value: unknown, reason = 'edited'): Promise<StoredBuild> {
+  /**
+   * Saves a document over the revision last seen. The same save sent again, because its answer was lost, is answered the same.
+   * @throws ConflictException with the build as it stands, when somebody saved in between.
+   */
+  async save(
+    id: string,
+    lastSeen: number,
+    value: unknown,
+    { reason = 'edited', saveId }: { readonly reason?: string; readonly saveId?: string | undefined } = {},
+  ): Promise<StoredBuild> {
     const document = checked(value);
     return this.entities.transactional(async (entities) => {
       const build = await entities.findOne(BuildEntity, { id, deletedAt: null });
       if (!build) throw missing(id);
+      if (saveId !== undefined && build.saveId === saveId) return stored(build);
       if (build.revision !== lastSeen) {
         throw new ConflictException({
           message: `“${build.name}” was saved elsewhere in the meantime (revision ${build.revision}; yours began at ${lastSeen}). Nothing was overwritten.`,
           current: stored(build),
         });
       }
-      return stored(newRevision(entities, build, document, reason));
+      return stored(newRevision(entities, build, document, reason, saveId));
     });
   }
 
@@ -84,7 +93,7 @@ export class BuildsService {
       id,
       build.revision,
       { ...build.document, name: name.trim() },
-      `renamed from ${build.name}`,
+      { reason: `renamed from ${build.name}` },
     );
   }
 
@@ -131,7 +140,7 @@ export class BuildsService {
   async restore(id: string, number: number): Promise<StoredBuild> {
     const older = await this.revision(id, number);
     const build = await this.find(id);
-    return this.save(id, build.revision, older.document, `brought back revision ${number}`);
+    return this.save(id, build.revision, older.document, { reason: `brought back revision ${number}` });
   }
 
   private async find(id: string): Promise<BuildEntity> {
@@ -160,6 +169,7 @@ function newRevision(
   build: BuildEntity,
   document: BuildDocument,
   reason: string,
+  saveId?: string,
 ): BuildEntity {
   const savedAt = new Date();
   entities.assign(build, {
@@ -168,6 +178,7 @@ function newRevision(
     kind: document.kind,
     revision: build.revision + 1,
     savedAt,
+    saveId: saveId ?? null,
   });
   entities.persist(
     entities.create(RevisionEntity, { build, number: build.revision, document, savedAt, reason }),
@@ -195,6 +206,7 @@ const summary = (build: BuildEntity): BuildSummary => ({
 });
 const stored = (build: BuildEntity): StoredBuild => ({
   ...summary(build),
+  ...(build.saveId == null ? {} : { saveId: build.saveId }),
   document: upToDate(build.document),
 });
 /**

@@ -22,6 +22,10 @@ export class BuildEntity {
   @Property({ type: 'datetime' })
   savedAt!: Date;
 
+  /** Which save of whose window made the newest revision: the same one sent again is answered, not made again. */
+  @Property({ type: 'string', nullable: true })
+  saveId?: string | null;
+
   /** Set while the build is deleted; it can be brought back. */
   @Index()
   @Property({ type: 'datetime', nullable: true })

@@ -45,8 +45,20 @@ export class CreateProfiles extends Migration {
   }
 }
 
+/** Which save made a build's newest revision. */
+export class AddSaveIds extends Migration {
+  override up(): void {
+    this.addSql(`alter table build add column save_id text null;`);
+  }
+
+  override down(): void {
+    this.addSql(`alter table build drop column save_id;`);
+  }
+}
+
 export const MIGRATIONS = [
   { name: '2026-11-24-create-builds', class: CreateBuilds },
   { name: '2026-11-25-create-riders', class: CreateRiders },
   { name: '2026-11-26-create-profiles', class: CreateProfiles },
+  { name: '2026-11-28-add-save-ids', class: AddSaveIds },
 ];

@@ -13,8 +13,8 @@ export const builds = {
   get: (id: string) => request<StoredBuild>('GET', `builds/${id}`),
   create: (body: CreateBuildRequest) => request<StoredBuild>('POST', 'builds', body),
   importText: (text: string) => request<StoredBuild>('POST', 'builds/import', text),
-  save: (id: string, revision: number, document: BuildDocument) =>
-    request<StoredBuild>('PUT', `builds/${id}`, { revision, document }),
+  save: (id: string, revision: number, document: BuildDocument, saveId: string) =>
+    request<StoredBuild>('PUT', `builds/${id}`, { revision, document, saveId }),
   rename: (id: string, name: string) => request<StoredBuild>('PATCH', `builds/${id}`, { name }),
   remove: (id: string) => request<undefined>('DELETE', `builds/${id}`),
   bringBack: (id: string) => request<StoredBuild>('POST', `builds/${id}/bring-back`),

@@ -125,19 +125,23 @@ function BuildName() {
   );
 }
 
+const KEPT = 'Kept in this browser; trying again.';
+const NOT_KEPT = 'This browser keeps nothing: leave the page open. Trying again.';
+
 function SaveMark() {
   const { save } = useEditor('save');
   const time = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
   const words = {
     saved: save.is === 'saved' ? `Saved ${time(save.at)}` : '',
     saving: 'Saving…',
-    waiting: save.is === 'waiting' ? `${save.message} Kept in this browser; trying again.` : '',
+    waiting: save.is === 'waiting' ? `${save.message} ${save.kept ? KEPT : NOT_KEPT}` : '',
+    gone: 'Deleted somewhere else.',
     conflict: 'Saved elsewhere too',
   }[save.is];
   return (
     <span
       role="status"
-      className={`text-[13px] whitespace-nowrap max-[640px]:truncate ${save.is === 'waiting' || save.is === 'conflict' ? 'font-semibold text-brick' : 'text-quiet'}`}
+      className={`text-[13px] whitespace-nowrap max-[640px]:truncate ${save.is !== 'saved' && save.is !== 'saving' ? 'font-semibold text-brick' : 'text-quiet'}`}
     >
       {words}
     </span>

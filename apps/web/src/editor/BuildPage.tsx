@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { Link, Outlet, useLocation, useParams } from 'react-router';
+import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
 import type { BuildDocument, Fault } from '@larchwood/format';
@@ -16,7 +16,8 @@ import { Calm } from './Calm';
 import { useEditor } from './editor';
 import { useRevisionText } from './revision';
 import { EditorProvider } from './EditorProvider';
-import { findUnsaved, forgetUnsaved } from './unsaved';
+import { GoneChoices, keepAsNew } from './gone';
+import { findUnsaved, forgetUnsaved, type Unsaved } from './unsaved';
 
 /** One open build: head, stations, the station in hand, and the readings. */
 export function BuildPage() {
@@ -27,6 +28,8 @@ export function BuildPage() {
     const problem = build.error instanceof ApiProblem ? build.error.problem : undefined;
     if (problem?.faults) return <Unreadable id={id} message={problem.message} faults={problem.faults} />;
     const gone = problem?.status === 404;
+    const left = gone ? findUnsaved(id) : undefined;
+    if (left) return <GoneBuild id={id} left={left} onBack={() => void build.refetch()} />;
     return (
       <main className="mx-auto max-w-xl p-10">
         <h1 className="mb-2 text-lg font-bold">
@@ -47,6 +50,40 @@ export function BuildPage() {
     );
   }
   return <OpenBuild key={id} build={build.data} />;
+}
+
+/** A deleted build of which this browser still has changes. */
+function GoneBuild({
+  id,
+  left,
+  onBack,
+}: {
+  readonly id: string;
+  readonly left: Unsaved;
+  readonly onBack: () => void;
+}) {
+  const navigate = useNavigate();
+  const keepNew = async () => {
+    const copy = await keepAsNew(left.document);
+    forgetUnsaved(id);
+    await navigate(`/builds/${copy.id}/stance`);
+  };
+  return (
+    <main className="mx-auto max-w-xl p-10">
+      <h1 className="mb-2 text-lg font-bold">“{left.document.name}” was deleted</h1>
+      <p className="mb-4">This browser still has changes to it that had not reached the server.</p>
+      <GoneChoices
+        onBringBack={async () => {
+          await builds.bringBack(id);
+          onBack();
+        }}
+        onKeepNew={keepNew}
+      />
+      <Link to="/" className="mt-4 inline-block font-semibold text-larch-text underline">
+        Go to the workshop
+      </Link>
+    </main>
+  );
 }
 
 /** A stored build that no longer reads: what is wrong with it, and the file as it stands. */
@@ -81,7 +118,7 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
     // A save may have arrived although its answer did not: then nothing is unsaved.
     const unsaved = kept && !sameDocument(kept.document, build.document) ? kept : undefined;
     if (kept && !unsaved) forgetUnsaved(build.id);
-    return { build: unsaved ? { ...build, revision: unsaved.revision } : build, unsaved: unsaved?.document };
+    return { build, unsaved };
   });
   const { pathname } = useLocation();
   const station = STATIONS.find(({ id }) => pathname.endsWith(`/${id}`))?.name;

@@ -4,7 +4,7 @@ import { useShallow } from 'zustand/react/shallow';
 import type { Kind, Plan, Refusal, Result } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import type { StoredBuild } from '@larchwood/contract';
-import type { SaveState } from './useAutosave';
+import type { SaveState } from './autosave';
 
 /** What was typed and cannot be taken yet: kept until it can, or until it is let go. */
 export interface Draft {
