@@ -5,6 +5,7 @@ import {
   contentOf,
   exported,
   newBrief,
+  newByDialog,
   newBuild,
   saved,
   station,
@@ -293,7 +294,7 @@ for (const [kind, rider] of [
     page,
   }) => {
     test.setTimeout(120_000);
-    await newBrief(page, `Job ${kind}`, { kind });
+    await newByDialog(page, `Job ${kind}`, { kind });
     await page.getByRole('button', { name: 'Add a rider' }).click();
     await page.getByLabel('Rider 1, stature, mm').fill(String(rider));
     await page.keyboard.press('Tab');

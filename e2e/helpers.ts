@@ -1,13 +1,20 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { expect, type Download, type Page } from '@playwright/test';
+import { KINDS } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 
+interface Start {
+  readonly kind?: string;
+  readonly set?: string;
+  readonly units?: string;
+}
+
 /** Makes a build by the dialog, as a user does, and leaves it open at its brief. */
-export async function newBrief(
+export async function newByDialog(
   page: Page,
   name: string,
-  { kind = 'Bicycle', set = undefined as string | undefined, units = 'Millimetres' } = {},
+  { kind = 'Bicycle', set, units = 'Millimetres' }: Start = {},
 ): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'New build' }).click();
@@ -16,6 +23,28 @@ export async function newBrief(
   if (set !== undefined) await page.getByRole('radio', { name: new RegExp(`^${set}`) }).check();
   await page.getByRole('radio', { name: units }).check();
   await page.getByRole('button', { name: 'Make the build' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of the build' })).toHaveValue(name);
+}
+
+const UNITS: Readonly<Record<string, string>> = {
+  Millimetres: 'mm',
+  'Inches, decimal': 'inch',
+  'Inches, fractions': 'fraction',
+};
+
+/** The same without the dialog, which others try: by the names that it shows. */
+export async function newBrief(
+  page: Page,
+  name: string,
+  { kind = 'Bicycle', set = '', units = 'Millimetres' }: Start = {},
+): Promise<void> {
+  const { id, startingSets } = KINDS.find((each) => each.name === kind)!;
+  const startingSet = startingSets.find((each) => each.name.startsWith(set))!.id;
+  const data = { name, kind: id, startingSet, length: UNITS[units] };
+  const answer = await page.request.post('/api/builds', { data });
+  expect(answer.status(), await answer.text()).toBe(201);
+  const build = (await answer.json()) as { readonly id: string };
+  await page.goto(`/builds/${build.id}/brief`);
   await expect(page.getByRole('textbox', { name: 'Name of the build' })).toHaveValue(name);
 }
 

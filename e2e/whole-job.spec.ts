@@ -1,7 +1,17 @@
 import { expect, test } from '@playwright/test';
 import type { BuildDocument } from '@larchwood/format';
 import { measurePdf, span } from '../testing/measurePdf.js';
-import { contentOf, exported, following, hold, ledger, newBuild, saved, station } from './helpers.js';
+import {
+  contentOf,
+  exported,
+  following,
+  hold,
+  ledger,
+  newBuild,
+  newByDialog,
+  saved,
+  station,
+} from './helpers.js';
 
 /** The road set at another head angle, worked out here by plane trigonometry and nothing of the application's. */
 function byHand(document: BuildDocument, headAngle: number) {
@@ -27,7 +37,8 @@ function byHand(document: BuildDocument, headAngle: number) {
 }
 
 test('a bicycle from its geometry to a set fixture and paper copes', async ({ page }) => {
-  await newBuild(page, 'Whole job');
+  await newByDialog(page, 'Whole job');
+  await station(page, 'Stance');
   expect(await following(page, 'Trail')).toBe(57.6);
   const before = (await exported(page)).document;
 
@@ -179,7 +190,8 @@ test('tubes: another section and another place for a joint change its copes', as
 });
 
 test('inches and fractions: typed in any unit, shown in the build’s own', async ({ page }) => {
-  await newBuild(page, 'Inches', 'Small wheel', 'Inches, fractions');
+  await newByDialog(page, 'Inches', { set: 'Small wheel', units: 'Inches, fractions' });
+  await station(page, 'Stance');
   const chainstay = ledger(page, 'Chainstay length, in');
   await chainstay.fill('430mm');
   await page.keyboard.press('Enter');
