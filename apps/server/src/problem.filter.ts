@@ -1,6 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { Problem } from '@larchwood/contract';
 import type { Response } from 'express';
+import { EXIT, troubleOf } from './database/trouble.js';
 
 /** Answers every failure with one shape and in words; the server stays up. */
 @Catch()
@@ -10,10 +11,28 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const problem = problemOf(error);
-    if (problem.status >= 500) this.logger.error(error instanceof Error ? error.stack : String(error));
+    if (problem.status >= 500) this.logger.error(inShort(error));
     response.status(problem.status).json(problem);
   }
 }
+
+/** Without what was to be saved: a failed statement carries a whole document. */
+function inShort(error: unknown): string {
+  const text = error instanceof Error ? (error.stack ?? error.message) : String(error);
+  const [, said] = / - ([^\n]*)/.exec(text.length > LONGEST ? text : '') ?? [];
+  return said ?? text.slice(0, LONGEST);
+}
+const LONGEST = 2000;
+
+/** Without the place on the disk: that is for the one who starts the server. */
+const SAID: Readonly<Record<number, string>> = {
+  [EXIT.full]:
+    'The server’s disk is full: nothing was saved. Make room there; what was saved before is safe.',
+  [EXIT.readOnly]: 'The workshop’s file cannot be written on the server: nothing was saved.',
+  [EXIT.inUse]: 'The workshop’s file is held by another program on the server: nothing was saved. Try again.',
+  [EXIT.damaged]:
+    'The workshop’s file on the server is damaged. Stop the server and bring a backup back; see docs/operating.md.',
+};
 
 function problemOf(error: unknown): Problem {
   if (error instanceof HttpException) {
@@ -37,6 +56,12 @@ function problemOf(error: unknown): Problem {
     };
   if (status !== undefined && status >= 400 && status < 500)
     return { status, message: `The request cannot be read: ${(error as Error).message}` };
+  const trouble = troubleOf(error);
+  if (trouble !== undefined)
+    return {
+      status: trouble.exitCode === EXIT.full ? 507 : 503,
+      message: SAID[trouble.exitCode] ?? SAID[EXIT.damaged]!,
+    };
   return { status: 500, message: 'Something went wrong in the server; what was saved before is safe.' };
 }
 

@@ -1,7 +1,3 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import type { NestExpressApplication } from '@nestjs/platform-express';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import Database from 'libsql';
 import { findSchool, KINDS, standardProfile, without } from '@larchwood/core';
@@ -14,39 +10,12 @@ import type {
   StoredProfile,
   StoredRider,
 } from '@larchwood/contract';
-import { createServer } from './server.js';
+import { Serving } from './testing/serving.js';
 
-const folder = mkdtempSync(join(tmpdir(), 'larchwood-server-'));
-const databaseFile = join(folder, 'test.sqlite');
-let app: NestExpressApplication;
-let base: string;
-
-const start = async () => {
-  app = await createServer({ databaseFile });
-  await app.listen(0, '127.0.0.1');
-  base = `${await app.getUrl()}/api`;
-};
-beforeAll(start);
-afterAll(async () => {
-  await app.close();
-  rmSync(folder, { recursive: true });
-});
-
-async function call<T>(method: string, path: string, body?: unknown): Promise<{ status: number; body: T }> {
-  const response = await fetch(`${base}/${path}`, {
-    method,
-    ...(body === undefined
-      ? {}
-      : {
-          headers: { 'Content-Type': 'application/json' },
-          body: typeof body === 'string' ? body : JSON.stringify(body),
-        }),
-  });
-  const text = await response.text();
-  return { status: response.status, body: (text === '' ? undefined : JSON.parse(text)) as T };
-}
-const make = async (name: string) =>
-  (await call<StoredBuild>('POST', 'builds', { name, kind: 'bicycle', startingSet: 'road' })).body;
+const serving = new Serving();
+const { call, make, databaseFile } = serving;
+beforeAll(serving.start);
+afterAll(serving.end);
 
 describe('builds over HTTP, on a real SQLite file', () => {
   it('makes, lists, renames, duplicates, deletes and brings back', async () => {
@@ -221,10 +190,9 @@ describe('builds over HTTP, on a real SQLite file', () => {
 
   it('exports what it imports, and publishes its schema', async () => {
     const build = await make('Åland / "bike"');
-    const response = await fetch(`${base}/builds/${build.id}/export`);
-    expect(response.headers.get('content-disposition')).toContain('.larchwood.json');
-    const text = await response.text();
-    const again = await call<StoredBuild>('POST', 'builds/import', text);
+    const response = await call<object>('GET', `builds/${build.id}/export`);
+    expect(response.headers['content-disposition']).toContain('.larchwood.json');
+    const again = await call<StoredBuild>('POST', 'builds/import', response.body);
     expect(again.status).toBe(201);
     expect(again.body.document).toEqual(build.document);
     expect((await call('GET', 'schema')).body).toEqual(JSON.parse(JSON.stringify(BuildSchema)));
@@ -232,8 +200,8 @@ describe('builds over HTTP, on a real SQLite file', () => {
 
   it('is all there after the server was stopped and started again', async () => {
     const before = (await call<BuildSummary[]>('GET', 'builds')).body;
-    await app.close();
-    await start();
+    await serving.stop();
+    await serving.start();
     expect((await call<BuildSummary[]>('GET', 'builds')).body).toEqual(before);
   });
 });

@@ -1,5 +1,6 @@
 import { KIND_IDS, LIMITS, LONGEST, PRINTABLE, type Limits } from '@larchwood/format';
 import {
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -12,8 +13,13 @@ import {
   Min,
 } from 'class-validator';
 
+/** So many entries of a long list are answered at once; `?from=` asks for those after. */
+export const PAGE = 200;
+
 const BLANK = /\S/;
 const CONTROL = { message: 'A name holds no line ends, tabs or other control characters.' };
+const MARK = new RegExp(PRINTABLE, 'u');
+const PERSON = 'Give a name of 1 to 60 characters, without line ends.';
 const NAME_LENGTH = `Give the build a name of 1 to ${LONGEST.name} characters.`;
 
 /** A new build from a starting set. Also the form's own check. */
@@ -21,7 +27,7 @@ export class CreateBuildRequest {
   @IsString()
   @Length(1, LONGEST.name, { message: NAME_LENGTH })
   @Matches(BLANK, { message: NAME_LENGTH })
-  @Matches(new RegExp(PRINTABLE, 'u'), CONTROL)
+  @Matches(MARK, CONTROL)
   name!: string;
 
   @IsIn(KIND_IDS, { message: 'Choose a kind of vehicle.' })
@@ -50,13 +56,26 @@ export class SaveBuildRequest {
   @IsString()
   @Length(1, 60, { message: 'saveId has 1 to 60 characters.' })
   saveId?: string;
+
+  /** Of the window that saves: what it saves by itself in one sitting is one revision. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 60, { message: 'sitting has 1 to 60 characters.' })
+  sitting?: string;
+
+  /** Who is at work, as they call themselves. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 60, { message: PERSON })
+  @Matches(MARK, CONTROL)
+  by?: string;
 }
 
 export class RenameBuildRequest {
   @IsString()
   @Length(1, LONGEST.name, { message: NAME_LENGTH })
   @Matches(BLANK, { message: NAME_LENGTH })
-  @Matches(new RegExp(PRINTABLE, 'u'), CONTROL)
+  @Matches(MARK, CONTROL)
   name!: string;
 }
 
@@ -79,6 +98,7 @@ export class SaveRiderRequest {
   @IsString()
   @Length(1, LONGEST.name, { message: RIDER_NAME })
   @Matches(BLANK, { message: RIDER_NAME })
+  @Matches(MARK, CONTROL)
   name!: string;
 
   @Measure(LIMITS.rider.stature)
@@ -120,4 +140,50 @@ export class SaveRiderRequest {
 export class SaveProfileRequest {
   @IsObject({ message: 'profile must be a fixture profile.' })
   profile!: object;
+}
+
+/** What is said of one revision: a name of its own, or what was made of it. Either keeps it for good. */
+export class MarkRevisionRequest {
+  /** Empty takes the name away. */
+  @IsOptional()
+  @IsString()
+  @Length(0, LONGEST.name, { message: `A revision's name has at most ${LONGEST.name} characters.` })
+  @Matches(MARK, CONTROL)
+  name?: string;
+
+  @IsOptional()
+  @IsString()
+  @Length(1, LONGEST.name, { message: 'Say in a few words what it was used for.' })
+  @Matches(MARK, CONTROL)
+  usedFor?: string;
+}
+
+export const ROLES = ['builder', 'bench'] as const;
+/** A builder may do all; at the bench one may look, and tick and read settings. */
+export type Role = (typeof ROLES)[number];
+
+/** Least and most length of a passcode. */
+export const PASSCODE = { least: 8, most: 200 } as const;
+const PASSCODE_LENGTH = `A passcode has ${PASSCODE.least} to ${PASSCODE.most} characters.`;
+
+/** Sets a role's passcode, or takes it away with an empty one; without a builder's passcode the door stays shut. */
+export class SetPasscodeRequest {
+  @IsIn(ROLES, { message: 'Choose builder or bench.' })
+  role!: Role;
+
+  @IsString()
+  @Matches(new RegExp(`^(|.{${PASSCODE.least},${PASSCODE.most}})$`, 'su'), { message: PASSCODE_LENGTH })
+  passcode!: string;
+}
+
+export class EnterRequest {
+  @IsString()
+  @Length(1, PASSCODE.most, { message: 'Type the passcode.' })
+  passcode!: string;
+}
+
+/** What the workshop keeps of its own accord. */
+export class KeepingRequest {
+  @IsBoolean({ message: 'thinning is true or false.' })
+  thinning!: boolean;
 }

@@ -1,3 +1,4 @@
+import type { Role } from './requests.js';
 import type { BuildDocument, Fault, Profile, Rider } from '@larchwood/format';
 
 export interface BuildSummary {
@@ -16,9 +17,21 @@ export interface StoredBuild extends BuildSummary {
 }
 export interface RevisionSummary {
   readonly revision: number;
+  /** First save of the sitting, and the last; ISO 8601. */
+  readonly beganAt: string;
   readonly savedAt: string;
   readonly reason: string;
+  /** What the builder calls it. */
+  readonly name?: string;
+  /** What was made of it: printed, cut, compared with. */
+  readonly usedFor?: readonly string[];
+  /** Who saved it, as they call themselves. */
+  readonly by?: string;
 }
+/** Told to open windows, by server-sent event: what the newest revision of a build is, or that it was deleted. */
+export type ChangeNotice =
+  | { readonly id: string; readonly revision: number; readonly saveId?: string; readonly by?: string }
+  | { readonly id: string; readonly deleted: true };
 export interface StoredRevision extends RevisionSummary {
   readonly document: BuildDocument;
 }
@@ -38,4 +51,37 @@ export interface Problem {
   readonly message: string;
   readonly faults?: readonly Fault[];
   readonly current?: StoredBuild;
+}
+/** Whether who asks is let in, and as what. */
+export interface DoorState {
+  /** Open to the shop's network: then everybody needs a passcode. */
+  readonly open: boolean;
+  /** Left out while not let in. */
+  readonly role?: Role;
+}
+export interface BackupSummary {
+  readonly name: string;
+  /** ISO 8601. */
+  readonly madeAt: string;
+  readonly reason: 'daily' | 'by-hand' | 'before-update' | 'before-restore';
+  /** Bytes. */
+  readonly size: number;
+}
+/** How the workshop's file is kept, and who may come in. */
+export interface Keeping {
+  readonly backups: readonly BackupSummary[];
+  readonly thinning: boolean;
+  /** Roles that have a passcode. */
+  readonly passcodes: readonly Role[];
+  /** Where other machines find this server; empty while it serves this machine alone. */
+  readonly addresses: readonly string[];
+  /** Over an encrypted connection. */
+  readonly encrypted: boolean;
+}
+/** What a workshop's zip brought in, and what it left because it was there. */
+export interface TakenIn {
+  readonly builds: number;
+  readonly riders: number;
+  readonly profiles: number;
+  readonly left: readonly string[];
 }

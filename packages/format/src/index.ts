@@ -1,5 +1,6 @@
 /** The open format `.larchwood.json`: what a document may hold, its limits, its versions and its faults. It knows no subject. */
 export * from './buildSchema.js';
+export * from './changes.js';
 export { schemaFaults, type Fault } from './faults.js';
 export { documentFileName, documentText, fileStem } from './fileName.js';
 export {

@@ -10,21 +10,38 @@ import {
   Patch,
   Post,
   Put,
+  Query,
   Res,
+  Sse,
+  type MessageEvent,
 } from '@nestjs/common';
 import { BuildSchema, documentFileName, documentText } from '@larchwood/format';
 import {
   CreateBuildRequest,
+  MarkRevisionRequest,
   RenameBuildRequest,
   RestoreRevisionRequest,
   SaveBuildRequest,
+  type Role,
 } from '@larchwood/contract';
 import type { Response } from 'express';
+import { filter, interval, map, merge, takeUntil, type Observable } from 'rxjs';
+import { ForBench, RoleOf } from '../door/roles.js';
+import { Id, WholeNumber } from '../params.js';
 import { BuildsService } from './builds.service.js';
+import { Changes } from './changes.js';
+
+/** An open line is heard of so often, so that a dead one is noticed; ms. */
+const PING = 20_000;
+const FROM = new WholeNumber();
+const ID = new Id();
 
 @Controller('api')
 export class BuildsController {
-  constructor(private readonly builds: BuildsService) {}
+  constructor(
+    private readonly builds: BuildsService,
+    private readonly changes: Changes,
+  ) {}
 
   @Get('schema')
   @Header('Content-Type', 'application/schema+json')
@@ -33,8 +50,8 @@ export class BuildsController {
   }
 
   @Get('builds')
-  list() {
-    return this.builds.list();
+  list(@Query('from', FROM) from: number) {
+    return this.builds.list(from);
   }
 
   @Post('builds')
@@ -49,55 +66,76 @@ export class BuildsController {
   }
 
   @Get('builds/:id')
-  get(@Param('id') id: string) {
+  get(@Param('id', ID) id: string) {
     return this.builds.get(id);
   }
 
   @Put('builds/:id')
-  save(@Param('id') id: string, @Body() request: SaveBuildRequest) {
-    return this.builds.save(id, request.revision, request.document, { saveId: request.saveId });
+  @ForBench()
+  save(@Param('id', ID) id: string, @Body() request: SaveBuildRequest, @RoleOf() role: Role) {
+    return this.builds.save(id, request, role);
   }
 
   @Patch('builds/:id')
-  rename(@Param('id') id: string, @Body() request: RenameBuildRequest) {
+  rename(@Param('id', ID) id: string, @Body() request: RenameBuildRequest) {
     return this.builds.rename(id, request.name);
   }
 
   @Delete('builds/:id')
   @HttpCode(204)
-  remove(@Param('id') id: string) {
+  remove(@Param('id', ID) id: string) {
     return this.builds.remove(id);
   }
 
   @Post('builds/:id/duplicate')
-  duplicate(@Param('id') id: string) {
+  duplicate(@Param('id', ID) id: string) {
     return this.builds.duplicate(id);
   }
 
   @Post('builds/:id/bring-back')
-  bringBack(@Param('id') id: string) {
+  bringBack(@Param('id', ID) id: string) {
     return this.builds.bringBack(id);
   }
 
   @Get('builds/:id/export')
-  async export(@Param('id') id: string, @Res() response: Response) {
+  async export(@Param('id', ID) id: string, @Res() response: Response) {
     const { name, document } = await this.builds.file(id);
     response.attachment(documentFileName(name));
     response.type('application/json').send(documentText(document));
   }
 
   @Get('builds/:id/revisions')
-  revisions(@Param('id') id: string) {
-    return this.builds.revisions(id);
+  revisions(@Param('id', ID) id: string, @Query('from', FROM) from: number) {
+    return this.builds.revisions(id, from);
+  }
+
+  /** Server-sent events: what is saved or deleted of this build, from now on. */
+  @Sse('builds/:id/events')
+  events(@Param('id', ID) id: string): Observable<MessageEvent> {
+    const notices = this.changes.all.pipe(filter((notice) => notice.id === id));
+    const pings = interval(PING).pipe(
+      map(() => 'still here'),
+      takeUntil(this.changes.ended),
+    );
+    return merge(notices, pings).pipe(map((data) => ({ data })));
   }
 
   @Get('builds/:id/revisions/:number')
-  revision(@Param('id') id: string, @Param('number', ParseIntPipe) number: number) {
+  revision(@Param('id', ID) id: string, @Param('number', ParseIntPipe) number: number) {
     return this.builds.revision(id, number);
   }
 
+  @Patch('builds/:id/revisions/:number')
+  mark(
+    @Param('id', ID) id: string,
+    @Param('number', ParseIntPipe) number: number,
+    @Body() request: MarkRevisionRequest,
+  ) {
+    return this.builds.mark(id, number, request);
+  }
+
   @Post('builds/:id/restore')
-  restore(@Param('id') id: string, @Body() request: RestoreRevisionRequest) {
+  restore(@Param('id', ID) id: string, @Body() request: RestoreRevisionRequest) {
     return this.builds.restore(id, request.revision);
   }
 }

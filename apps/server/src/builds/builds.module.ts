@@ -1,6 +1,12 @@
 import { Module } from '@nestjs/common';
 import { BuildsController } from './builds.controller.js';
 import { BuildsService } from './builds.service.js';
+import { Changes } from './changes.js';
+import { Documents } from './documents.js';
 
-@Module({ controllers: [BuildsController], providers: [BuildsService], exports: [BuildsService] })
+@Module({
+  controllers: [BuildsController],
+  providers: [BuildsService, Changes, Documents],
+  exports: [BuildsService],
+})
 export class BuildsModule {}

@@ -1,6 +1,14 @@
 import { defineConfig } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
-import { BuildEntity, ProfileEntity, RevisionEntity, RiderEntity } from './entities.js';
+import {
+  BuildEntity,
+  PartEntity,
+  ProfileEntity,
+  RevisionEntity,
+  RiderEntity,
+  SessionEntity,
+  SettingEntity,
+} from './entities.js';
 import { MIGRATIONS } from './migrations.js';
 
 interface Pragmas {
@@ -11,7 +19,15 @@ interface Pragmas {
 export function databaseConfig(file: string) {
   return defineConfig({
     dbName: file,
-    entities: [BuildEntity, RevisionEntity, RiderEntity, ProfileEntity],
+    entities: [
+      BuildEntity,
+      RevisionEntity,
+      PartEntity,
+      RiderEntity,
+      ProfileEntity,
+      SettingEntity,
+      SessionEntity,
+    ],
     extensions: [Migrator],
     migrations: { migrationsList: MIGRATIONS, snapshot: false, silent: true },
     forceUtcTimezone: true,
@@ -22,7 +38,8 @@ export function databaseConfig(file: string) {
           'journal_mode = WAL',
           'foreign_keys = ON',
           'busy_timeout = 4000',
-          'synchronous = NORMAL',
+          // An answered save outlives a power cut.
+          'synchronous = FULL',
         ]) {
           pragma?.call(connection, statement);
         }

@@ -1,5 +1,5 @@
 import { Entity, Index, JsonType, ManyToOne, PrimaryKey, Property, Unique } from '@mikro-orm/core';
-import type { BuildDocument, Profile, Rider } from '@larchwood/format';
+import type { Profile, Rider } from '@larchwood/format';
 
 /** A build: its newest document, and the number of that revision for optimistic locking. */
 @Entity({ tableName: 'build' })
@@ -13,8 +13,9 @@ export class BuildEntity {
   @Property({ type: 'string' })
   kind!: string;
 
+  /** As `Documents` stores one. */
   @Property({ type: JsonType })
-  document!: BuildDocument;
+  document!: unknown;
 
   @Property({ type: 'integer' })
   revision!: number;
@@ -32,7 +33,7 @@ export class BuildEntity {
   deletedAt?: Date | null;
 }
 
-/** Every save, kept whole, so that it can be brought back. */
+/** A sitting's saves, or one save of another reason, as the last of them was, so that it can be brought back. */
 @Entity({ tableName: 'revision' })
 @Unique({ properties: ['build', 'number'] })
 export class RevisionEntity {
@@ -45,14 +46,69 @@ export class RevisionEntity {
   @Property({ type: 'integer' })
   number!: number;
 
+  /** As `Documents` stores one. */
   @Property({ type: JsonType })
-  document!: BuildDocument;
+  document!: unknown;
+
+  /** The first save of the sitting. */
+  @Property({ type: 'datetime' })
+  beganAt!: Date;
 
   @Property({ type: 'datetime' })
   savedAt!: Date;
 
   @Property({ type: 'string' })
   reason!: string;
+
+  /** Window whose next save by itself is the same revision; none once it was named or used. */
+  @Property({ type: 'string', nullable: true })
+  sitting?: string | null;
+
+  @Property({ type: 'string', nullable: true })
+  name?: string | null;
+
+  @Property({ type: JsonType, nullable: true })
+  usedFor?: readonly string[] | null;
+
+  /** Who saved it, as they call themselves. */
+  @Property({ type: 'string', nullable: true })
+  by?: string | null;
+}
+
+/** A large part that many revisions share, kept once, by what it holds. */
+@Entity({ tableName: 'part' })
+export class PartEntity {
+  /** SHA-256 of its JSON. */
+  @PrimaryKey({ type: 'string' })
+  hash!: string;
+
+  @Property({ type: 'text' })
+  json!: string;
+}
+
+/** One setting of the workshop. */
+@Entity({ tableName: 'setting' })
+export class SettingEntity {
+  @PrimaryKey({ type: 'string' })
+  key!: string;
+
+  @Property({ type: JsonType })
+  value!: unknown;
+}
+
+/** Somebody let in from the shop's network, until they leave or all are logged out. */
+@Entity({ tableName: 'session' })
+export class SessionEntity {
+  /** SHA-256 of the token; the token itself is kept by the browser alone. */
+  @PrimaryKey({ type: 'string' })
+  hash!: string;
+
+  @Property({ type: 'string' })
+  role!: string;
+
+  @Index()
+  @Property({ type: 'datetime' })
+  until!: Date;
 }
 
 /** A rider of the workshop's list, one a name. */

@@ -56,9 +56,32 @@ export class AddSaveIds extends Migration {
   }
 }
 
+/** Sittings, names and uses of revisions; parts kept once; settings; who is let in. */
+export class AddKeeping extends Migration {
+  override up(): void {
+    for (const column of ['sitting text null', 'name text null', 'used_for json null', '"by" text null'])
+      this.addSql(`alter table revision add column ${column};`);
+    this.addSql(`alter table revision add column began_at datetime not null default 0;`);
+    this.addSql(`update revision set began_at = saved_at;`);
+    this.addSql(`create table part (hash text not null primary key, json text not null);`);
+    this.addSql(`create table setting (key text not null primary key, value json not null);`);
+    this.addSql(
+      `create table session (hash text not null primary key, role text not null, until datetime not null);`,
+    );
+    this.addSql(`create index session_until_index on session (until);`);
+  }
+
+  override down(): void {
+    for (const table of ['session', 'setting', 'part']) this.addSql(`drop table ${table};`);
+    for (const column of ['sitting', 'name', 'used_for', '"by"', 'began_at'])
+      this.addSql(`alter table revision drop column ${column};`);
+  }
+}
+
 export const MIGRATIONS = [
   { name: '2026-11-24-create-builds', class: CreateBuilds },
   { name: '2026-11-25-create-riders', class: CreateRiders },
   { name: '2026-11-26-create-profiles', class: CreateProfiles },
   { name: '2026-11-28-add-save-ids', class: AddSaveIds },
+  { name: '2026-11-28-add-keeping', class: AddKeeping },
 ];

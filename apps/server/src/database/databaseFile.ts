@@ -1,0 +1,60 @@
+import { MikroORM } from '@mikro-orm/core';
+import {
+  Inject,
+  Injectable,
+  Logger,
+  type OnApplicationBootstrap,
+  type OnApplicationShutdown,
+} from '@nestjs/common';
+import { backUp, backUpDaily, backupsOf, type Backup } from './backups.js';
+import type { Lock } from './lock.js';
+
+export const DATABASE_FILE = Symbol('database file');
+export const DATABASE_LOCK = Symbol('database lock');
+const HOUR = 3600 * 1000;
+
+/** The workshop's file while the server runs: its daily backups, and a clean end. */
+@Injectable()
+export class DatabaseFile implements OnApplicationBootstrap, OnApplicationShutdown {
+  private readonly logger = new Logger('Backup');
+  private timer: NodeJS.Timeout | undefined;
+
+  constructor(
+    @Inject(DATABASE_FILE) private readonly file: string,
+    @Inject(DATABASE_LOCK) private readonly lock: Lock,
+    private readonly orm: MikroORM,
+  ) {}
+
+  onApplicationBootstrap(): void {
+    this.timer = setInterval(() => this.daily(), HOUR).unref();
+  }
+
+  /** A backup that fails is told, and stops nobody's work. */
+  daily(): void {
+    try {
+      backUpDaily(this.file);
+    } catch (error) {
+      this.logger.error(`The daily backup was not made: ${(error as Error).message}`);
+    }
+  }
+
+  list(): Backup[] {
+    return backupsOf(this.file);
+  }
+  backUp(): Backup {
+    return backUp(this.file, 'by-hand');
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    clearInterval(this.timer);
+    await settle(this.orm);
+    await this.orm.close(true);
+    this.lock.release();
+  }
+}
+
+/** One whole file, with nothing left in the log beside it, as a clean stop leaves it. */
+async function settle(orm: MikroORM): Promise<void> {
+  const connection = orm.em.getConnection();
+  await connection.execute('pragma wal_checkpoint(truncate)');
+}

@@ -1,0 +1,24 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ThrottlerModule } from '@nestjs/throttler';
+import { SettingsModule } from '../keeping/settings.module.js';
+import { DoorController } from './door.controller.js';
+import { DoorGuard } from './door.guard.js';
+import { DOOR_OPEN, DoorService } from './door.service.js';
+
+@Module({})
+export class DoorModule {
+  static at(open: boolean): DynamicModule {
+    return {
+      module: DoorModule,
+      imports: [SettingsModule, ThrottlerModule.forRoot([{ limit: 60, ttl: 60_000 }])],
+      controllers: [DoorController],
+      providers: [
+        DoorService,
+        { provide: DOOR_OPEN, useValue: open },
+        { provide: APP_GUARD, useClass: DoorGuard },
+      ],
+      exports: [DoorService],
+    };
+  }
+}

@@ -1,0 +1,243 @@
+import { request as httpsRequest } from 'node:https';
+import { connect } from 'node:net';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { BuildSummary, DoorState, Keeping, Problem, StoredBuild } from '@larchwood/contract';
+import { EXIT } from '../database/trouble.js';
+import { Serving } from '../testing/serving.js';
+import { ownCertificate } from './certificate.js';
+
+const SHOP = '127.0.0.2';
+const PASS = { builder: 'four larch boards', bench: 'one spruce plank' };
+
+describe('a server for this machine alone', () => {
+  const serving = new Serving();
+  const { call } = serving;
+  beforeAll(serving.start);
+  afterAll(serving.end);
+
+  it('needs no passcode, and answers under its own names only', async () => {
+    expect((await call<DoorState>('GET', 'door')).body).toEqual({ open: false, role: 'builder' });
+    for (const host of ['127.0.0.1', 'localhost', 'LOCALHOST:80', '[::1]:4173'])
+      expect((await call('GET', 'builds', undefined, { Host: host })).status).toBe(200);
+    for (const host of ['shop.example', '127.0.0.2', '192.168.1.9', 'localhost.example', 'a b'])
+      expect((await call('GET', 'builds', undefined, { Host: host })).status, host).toBeGreaterThanOrEqual(
+        400,
+      );
+  });
+
+  it('refuses calls from pages of other sites, whatever they ask', async () => {
+    const body = { name: 'Theirs', kind: 'bicycle', startingSet: 'road' };
+    const own = `http://127.0.0.1:${serving.port}`;
+    for (const headers of [
+      { Origin: 'https://elsewhere.example' },
+      { Origin: 'null' },
+      { Origin: `http://127.0.0.1:${serving.port + 1}` },
+      { 'Sec-Fetch-Site': 'cross-site', 'Sec-Fetch-Mode': 'no-cors' },
+    ] as Record<string, string>[]) {
+      expect((await call('POST', 'builds', body, headers)).status).toBe(403);
+      expect((await call('GET', 'builds', undefined, headers)).status).toBe(403);
+    }
+    expect((await call<BuildSummary[]>('GET', 'builds')).body).toEqual([]);
+    const headers = { Origin: own, 'Sec-Fetch-Site': 'same-origin', 'Sec-Fetch-Mode': 'cors' };
+    expect((await call('POST', 'builds', body, headers)).status).toBe(201);
+  });
+
+  it('every answer has the headers that keep a page safe, a refused one too, and tells nothing of what serves it', async () => {
+    for (const [method, path, extra] of [
+      ['GET', 'builds', {}],
+      ['GET', 'nothing', {}],
+      ['POST', 'builds', {}],
+      ['GET', 'builds', { Host: 'elsewhere.example' }],
+    ] as const) {
+      const { headers } = await call(method, path, undefined, extra);
+      const policy = String(headers['content-security-policy']);
+      expect(policy).toMatch(/default-src 'self'.*script-src 'self'(;|$)/);
+      expect(policy).toMatch(/frame-ancestors 'none'/);
+      expect(policy.replace(/style-src[^;]*/, '')).not.toMatch(/unsafe|\*/);
+      expect(headers).toMatchObject({
+        'x-content-type-options': 'nosniff',
+        'referrer-policy': 'no-referrer',
+        'x-frame-options': 'DENY',
+      });
+      expect(headers).not.toHaveProperty('x-powered-by');
+      expect(headers).not.toHaveProperty('access-control-allow-origin');
+    }
+  });
+
+  it('a passcode too short, or of nobody, is refused at its place', async () => {
+    for (const body of [
+      { role: 'builder', passcode: 'short' },
+      { role: 'owner', passcode: PASS.builder },
+      { role: 'builder' },
+    ])
+      expect((await call('PUT', 'door/passcode', body)).status).toBe(400);
+    expect((await call<Keeping>('GET', 'workshop')).body.passcodes).toEqual([]);
+  });
+});
+
+describe('a server opened to the shop', () => {
+  const serving = new Serving({ place: { host: SHOP, open: true, names: ['shop.example'] } });
+  const { call } = serving;
+  const cookieOf = (headers: Record<string, unknown>) => (headers['set-cookie'] as string[])[0]!;
+  const enter = async (passcode: string) => {
+    const { headers } = await call<DoorState>('POST', 'door', { passcode });
+    return { Cookie: cookieOf(headers).split(';')[0]! };
+  };
+  let builder: Record<string, string>;
+  let bench: Record<string, string>;
+
+  beforeAll(async () => {
+    const alone = new Serving();
+    Object.assign(alone, { folder: serving.folder, databaseFile: serving.databaseFile });
+    await expect(serving.start()).rejects.toMatchObject({
+      exitCode: EXIT.usage,
+      message: expect.stringContaining('passcode'),
+    });
+    await alone.start();
+    for (const role of ['builder', 'bench'] as const)
+      expect((await alone.call('PUT', 'door/passcode', { role, passcode: PASS[role] })).status).toBe(204);
+    await alone.make('In the shop');
+    await alone.stop();
+    await serving.start();
+    builder = await enter(PASS.builder);
+    bench = await enter(PASS.bench);
+  });
+  afterAll(serving.end);
+
+  it('answers nothing to who has no passcode, but that one is needed', async () => {
+    expect((await call<DoorState>('GET', 'door')).body).toEqual({ open: true });
+    for (const [method, path] of [
+      ['GET', 'builds'],
+      ['GET', 'workshop'],
+      ['GET', 'workshop/zip'],
+      ['POST', 'workshop/zip'],
+      ['POST', 'workshop/backups'],
+      ['PUT', 'door/passcode'],
+      ['DELETE', 'door/all'],
+      ['GET', 'riders'],
+      ['DELETE', 'profiles/1'],
+      ['GET', 'builds/x/events'],
+    ] as const)
+      expect((await call(method, path)).status, `${method} ${path}`).toBe(401);
+    const forged = { Cookie: `larchwood=${'x'.repeat(43)}` };
+    expect((await call('GET', 'builds', undefined, forged)).status).toBe(401);
+    expect(
+      (await call('GET', 'builds', undefined, { Cookie: 'larchwood=j%3A%7B%22a%22%3A1%7D' })).status,
+    ).toBe(401);
+    expect((await call('GET', 'builds', undefined, { ...builder, Host: 'shop.example' })).status).toBe(200);
+    expect((await call('GET', 'builds', undefined, { ...builder, Host: 'other.example' })).status).toBe(403);
+  });
+
+  it('lets a builder do all; who is at the bench looks and ticks', async () => {
+    const [summary] = (await call<BuildSummary[]>('GET', 'builds', undefined, bench)).body;
+    const build = (await call<StoredBuild>('GET', `builds/${summary!.id}`, undefined, bench)).body;
+    const save = (document: object, revision: number, headers: Record<string, string>) =>
+      call<StoredBuild & Problem>('PUT', `builds/${build.id}`, { revision, document }, headers);
+    const refused = await save({ ...build.document, notes: 'x' }, build.revision, bench);
+    expect([refused.status, refused.body.message]).toEqual([403, expect.stringContaining('bench')]);
+    const ticked = {
+      ...build.document,
+      fixture: { ...build.document.fixture, readings: [{ school: 'table', setting: 'a', set: true }] },
+    };
+    const taken = await save(ticked, build.revision, bench);
+    expect([taken.status, taken.body.document.fixture.readings]).toEqual([200, ticked.fixture.readings]);
+    expect((await save({ ...ticked, notes: 'x' }, taken.body.revision, builder)).status).toBe(200);
+    for (const [method, path] of [
+      ['DELETE', `builds/${build.id}`],
+      ['PATCH', `builds/${build.id}`],
+      ['POST', 'builds'],
+      ['POST', 'workshop/backups'],
+      ['PUT', 'workshop'],
+      ['PUT', 'door/passcode'],
+      ['DELETE', 'door/all'],
+    ] as const)
+      expect((await call(method, path, {}, bench)).status, `${method} ${path}`).toBe(403);
+  });
+
+  it('its cookie is for this server’s pages alone, and the file holds neither passcode nor token', async () => {
+    const { headers } = await call('POST', 'door', { passcode: PASS.bench });
+    expect(cookieOf(headers)).toMatch(/; HttpOnly; SameSite=Strict/);
+    const token = cookieOf(headers).split(/[=;]/)[1]!;
+    await serving.stop();
+    const { readFileSync } = await import('node:fs');
+    const file = readFileSync(serving.databaseFile).toString('latin1');
+    for (const secret of [PASS.builder, PASS.bench, token]) expect(file).not.toContain(secret);
+    await serving.start();
+    expect((await call('GET', 'builds', undefined, builder)).status).toBe(200);
+  });
+
+  it('five wrong tries a minute, and the right one waits too; who is in stays in', async () => {
+    const tries = [];
+    for (let count = 0; count < 7; count += 1)
+      tries.push((await call('POST', 'door', { passcode: `guess ${count}` })).status);
+    expect(tries.filter((status) => status === 401).length).toBeLessThanOrEqual(5);
+    expect(tries.at(-1)).toBe(429);
+    expect((await call('POST', 'door', { passcode: PASS.builder })).status).toBe(429);
+    expect((await call('GET', 'builds', undefined, builder)).status).toBe(200);
+  });
+
+  it('one press logs everybody out; the builder’s passcode cannot be taken from an open door', async () => {
+    const taken = await call('PUT', 'door/passcode', { role: 'builder', passcode: '' }, builder);
+    expect(taken.status).toBe(403);
+    expect((await call('DELETE', 'door/all', undefined, builder)).status).toBe(204);
+    for (const headers of [builder, bench])
+      expect((await call('GET', 'builds', undefined, headers)).status).toBe(401);
+  });
+});
+
+describe('over an encrypted connection', () => {
+  it('with a certificate of its own, made once, the cookie goes nowhere else', async () => {
+    const serving = new Serving();
+    const certificate = await ownCertificate(serving.databaseFile);
+    expect(await ownCertificate(serving.databaseFile)).toEqual(certificate);
+    const later = new Date(Date.now() + 3 * 365 * 24 * 3600 * 1000);
+    expect((await ownCertificate(serving.databaseFile, later)).cert).not.toBe(certificate.cert);
+    const alone = new Serving();
+    Object.assign(alone, { folder: serving.folder, databaseFile: serving.databaseFile });
+    await alone.start();
+    await alone.call('PUT', 'door/passcode', { role: 'builder', passcode: PASS.builder });
+    await alone.stop();
+    const secure = new Serving({ place: { host: SHOP, open: true, names: [] }, certificate });
+    Object.assign(secure, { folder: serving.folder, databaseFile: serving.databaseFile });
+    await secure.start();
+    const cookie = await new Promise<string>((resolve, reject) => {
+      const sent = httpsRequest(
+        {
+          host: SHOP,
+          port: secure.port,
+          path: '/api/door',
+          method: 'POST',
+          rejectUnauthorized: false,
+          headers: { 'Content-Type': 'application/json' },
+        },
+        (response) => resolve(String(response.headers['set-cookie'])),
+      );
+      sent.on('error', reject);
+      sent.end(JSON.stringify({ passcode: PASS.builder }));
+    });
+    expect(cookie).toMatch(/; Secure/);
+    await secure.end();
+  });
+});
+
+describe('half-sent requests', () => {
+  it('do not hold up a stop', async () => {
+    const serving = new Serving();
+    await serving.start();
+    const sockets = [
+      'GET /api/builds HTTP/1.1\r\nHost: 127.0.0.1\r\n',
+      'POST /api/builds HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nContent-Length: 900\r\n\r\n{"na',
+      'GET /api/builds/x/events HTTP/1.1\r\nHost: 127.0.0.1\r\nAccept: text/event-stream\r\n\r\n',
+    ].map((text) => {
+      const socket = connect(serving.port, '127.0.0.1');
+      socket.on('error', () => undefined);
+      socket.write(text);
+      return socket;
+    });
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    const before = Date.now();
+    await serving.end();
+    expect(Date.now() - before).toBeLessThan(5000);
+    sockets.forEach((socket) => socket.destroy());
+  });
+});

@@ -1,0 +1,396 @@
+import {
+  copyFileSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  writeFileSync,
+  writeSync,
+  closeSync,
+} from 'node:fs';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import Database from 'libsql';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { MikroORM } from '@mikro-orm/core';
+import { strToU8, unzipSync, zipSync } from 'fflate';
+import { standardProfile, findSchool } from '@larchwood/core';
+import type {
+  BackupSummary,
+  BuildSummary,
+  Keeping,
+  Problem,
+  RevisionSummary,
+  StoredBuild,
+  StoredRevision,
+  TakenIn,
+} from '@larchwood/contract';
+import { ALL_FOR, DAILY_FOR, thinned, type Entry } from '../builds/thinning.js';
+import { backUp, backUpDaily, backupFolder, backupsOf, DAY, KEPT, restore } from '../database/backups.js';
+import { check } from '../database/check.js';
+import { EXIT, type DatabaseTrouble } from '../database/trouble.js';
+import { Serving } from '../testing/serving.js';
+import { ThinningService } from './thinning.service.js';
+
+let serving: Serving;
+beforeEach(async () => {
+  serving = new Serving();
+  await serving.start();
+});
+afterEach(() => serving.end().catch(() => undefined));
+
+const call: Serving['call'] = (...asked) => serving.call(...asked);
+const list = async () => (await call<BuildSummary[]>('GET', 'builds')).body.map(({ name }) => name).sort();
+const saying = (run: () => unknown): [number, string] => {
+  try {
+    run();
+  } catch (error) {
+    return [(error as DatabaseTrouble).exitCode, (error as Error).message];
+  }
+  return [0, ''];
+};
+const troubled = async (): Promise<[number, string]> =>
+  serving.start().then(
+    () => [0, ''],
+    (error: DatabaseTrouble) => [error.exitCode, error.message],
+  );
+
+describe('backups', () => {
+  it('a copy is whole, made while the server works, and put back with what was there kept', async () => {
+    await serving.make('Kept');
+    const made = await call<BackupSummary>('POST', 'workshop/backups');
+    expect([made.status, made.body.reason]).toEqual([201, 'by-hand']);
+    await serving.make('Later');
+    const file = join(backupFolder(serving.databaseFile), made.body.name);
+    expect(saying(() => restore(serving.databaseFile, file))).toEqual([
+      EXIT.inUse,
+      expect.stringContaining('Stop that one'),
+    ]);
+    await serving.stop();
+    const { builds, keptAs } = restore(serving.databaseFile, file);
+    expect(builds).toBe(1);
+    await serving.start();
+    expect(await list()).toEqual(['Kept']);
+    await serving.stop();
+    restore(serving.databaseFile, keptAs!);
+    await serving.start();
+    expect(await list()).toEqual(['Kept', 'Later']);
+    const reasons = (await call<Keeping>('GET', 'workshop')).body.backups.map(({ reason }) => reason);
+    expect(reasons.sort()).toEqual(['before-restore', 'before-restore', 'by-hand']);
+  });
+
+  it('a clean stop leaves one whole file: it alone, copied, holds everything', async () => {
+    await serving.make('Whole');
+    await serving.stop();
+    const copy = join(serving.folder, 'copy.sqlite');
+    copyFileSync(serving.databaseFile, copy);
+    expect(check(copy)).toEqual({ pending: [], builds: 1, revisions: 1 });
+    await serving.start();
+  });
+
+  it(`one a day by itself, the last ${KEPT} kept, those by hand too`, () => {
+    const day = (count: number) => new Date(Date.UTC(2030, 0, 1) + count * DAY);
+    const byHand = backUp(serving.databaseFile, 'by-hand', day(0));
+    expect(backUpDaily(serving.databaseFile, day(0))?.reason).toBe('daily');
+    expect(backUpDaily(serving.databaseFile, new Date(day(1).getTime() - 1000))).toBeUndefined();
+    for (let count = 1; count <= KEPT; count += 1) backUpDaily(serving.databaseFile, day(count));
+    const found = backupsOf(serving.databaseFile);
+    expect(found).toHaveLength(KEPT + 1);
+    expect(found.map(({ name }) => name)).toContain(byHand.name);
+    expect(found[0]!.madeAt).toBe(day(KEPT).toISOString());
+    expect(readdirSync(backupFolder(serving.databaseFile)).some((name) => name.endsWith('.part'))).toBe(
+      false,
+    );
+  });
+
+  it.each([
+    ['text', 'This is a shopping list. '.repeat(200), EXIT.damaged],
+    ['nothing there', undefined, EXIT.usage],
+  ])('restoring from %s changes nothing and says so', async (_, text, exitCode) => {
+    await serving.make('Safe');
+    await serving.stop();
+    const before = readFileSync(serving.databaseFile);
+    const file = join(serving.folder, 'other.sqlite');
+    if (text !== undefined) writeFileSync(file, text);
+    expect(saying(() => restore(serving.databaseFile, file))[0]).toBe(exitCode);
+    expect(readFileSync(serving.databaseFile).equals(before)).toBe(true);
+    await serving.start();
+  });
+});
+
+describe('a file that cannot be used', () => {
+  const overwritten = (at: number, bytes: Buffer) => {
+    const handle = openSync(serving.databaseFile, 'r+');
+    writeSync(handle, bytes, 0, bytes.length, at);
+    closeSync(handle);
+  };
+
+  it('every page zeroed in turn is met by words and the newest good backup, or does no harm; nothing is overwritten', async () => {
+    for (let count = 0; count < 6; count += 1) await serving.make(`Build ${count}`);
+    await serving.stop();
+    const good = backUp(serving.databaseFile, 'by-hand');
+    const whole = readFileSync(serving.databaseFile);
+    let met = 0;
+    for (let at = 0; at < whole.length; at += 4096) {
+      writeFileSync(serving.databaseFile, whole);
+      overwritten(at, Buffer.alloc(4096));
+      const before = readFileSync(serving.databaseFile);
+      const [exitCode, message] = await troubled();
+      if (exitCode === 0) {
+        // Text of a document: the file is sound, and that build says that it does not read.
+        for (const { id } of (await call<BuildSummary[]>('GET', 'builds')).body)
+          expect([200, 422]).toContain((await call('GET', `builds/${id}`)).status);
+        await serving.stop();
+        continue;
+      }
+      met += 1;
+      expect([EXIT.damaged, EXIT.notOurs]).toContain(exitCode);
+      expect(message).not.toMatch(/\n\s+at /);
+      if (exitCode === EXIT.damaged) expect(message).toContain(good.file);
+      expect(readFileSync(serving.databaseFile).equals(before)).toBe(true);
+    }
+    expect(met).toBeGreaterThan(5);
+    restore(serving.databaseFile, good.file);
+    await serving.start();
+    expect(await list()).toHaveLength(6);
+  }, 60_000);
+
+  it('a second server on it is refused, and the first goes on', async () => {
+    const second = new Serving();
+    Object.assign(second, { databaseFile: serving.databaseFile });
+    await expect(second.start()).rejects.toMatchObject({ exitCode: EXIT.inUse });
+    await serving.make('Still here');
+    expect(await list()).toEqual(['Still here']);
+  });
+
+  it('one of a newer version is left as it is; an older one is backed up before it is brought up to date', async () => {
+    await serving.make('Old');
+    await serving.stop();
+    const alter = (statement: string) => {
+      const database = new Database(serving.databaseFile);
+      database.exec(statement);
+      database.exec('pragma wal_checkpoint(truncate)');
+      database.close();
+    };
+    alter(`insert into mikro_orm_migrations (name) values ('2099-01-01-flying-frames')`);
+    expect(await troubled()).toEqual([EXIT.newer, expect.stringContaining('2099-01-01-flying-frames')]);
+    alter(`delete from mikro_orm_migrations where name like '2099%' or name like '%add-keeping'`);
+    for (const table of ['session', 'setting', 'part']) alter(`drop table ${table}`);
+    for (const column of ['sitting', 'name', 'used_for', '"by"', 'began_at'])
+      alter(`alter table revision drop column ${column}`);
+    await serving.start();
+    expect(backupsOf(serving.databaseFile).map(({ reason }) => reason)).toContain('before-update');
+    const [build] = (await call<BuildSummary[]>('GET', 'builds')).body;
+    const [revision] = (await call<RevisionSummary[]>('GET', `builds/${build!.id}/revisions`)).body;
+    expect(revision!.beganAt).toBe(revision!.savedAt);
+  });
+
+  it('another program’s database, and a place where none can be, are refused in words', async () => {
+    await serving.stop();
+    const theirs = new Serving();
+    const database = new Database(theirs.databaseFile);
+    database.exec('create table recipe (name text)');
+    database.close();
+    await expect(theirs.start()).rejects.toMatchObject({ exitCode: EXIT.notOurs });
+    const nowhere = new Serving();
+    Object.assign(nowhere, { databaseFile: join(theirs.databaseFile, 'shop.sqlite') });
+    await expect(nowhere.start()).rejects.toMatchObject({ exitCode: EXIT.readOnly });
+    await serving.start();
+  });
+
+  it('a disk that fills up is told, and what was saved before is safe', async () => {
+    const build = await serving.make('Full');
+    const connection = serving.app.get(MikroORM).em.getConnection();
+    await connection.execute('pragma max_page_count = 1');
+    const big = { ...build.document, notes: 'x'.repeat(19_000) };
+    const answers = [];
+    for (let revision = 1; revision < 40; revision += 1)
+      answers.push(
+        await call<Problem>('PUT', `builds/${build.id}`, {
+          revision,
+          document: { ...big, name: `N${revision}` },
+        }),
+      );
+    const refused = answers.find(({ status }) => status !== 200)!;
+    expect([refused.status, refused.body.message]).toEqual([507, expect.stringContaining('disk is full')]);
+    expect(refused.body.message).not.toContain('/');
+    await connection.execute('pragma max_page_count = 1000000');
+    expect((await call('GET', `builds/${build.id}`)).status).toBe(200);
+  });
+});
+
+describe('revisions', () => {
+  const save = (build: StoredBuild, notes: string, more: object = {}) =>
+    call<StoredBuild>('PUT', `builds/${build.id}`, {
+      ...{ revision: build.revision, document: { ...build.document, notes }, ...more },
+    }).then(({ body }) => body);
+  const revisions = async (id: string) =>
+    (await call<RevisionSummary[]>('GET', `builds/${id}/revisions`)).body.map(({ revision }) => revision);
+
+  it('saves of one window by itself are one; of another window, named or used ones stay', async () => {
+    const first = await serving.make('Folded');
+    const mine = { sitting: 'a', by: 'Ulla' };
+    let build = await save(first, '1', mine);
+    build = await save(build, '2', mine);
+    build = await save(build, '3', mine);
+    expect(await revisions(first.id)).toEqual([4, 1]);
+    const marked = await call<RevisionSummary>('PATCH', `builds/${first.id}/revisions/4`, {
+      usedFor: 'Patterns printed',
+    });
+    expect(marked.body).toMatchObject({ usedFor: ['Patterns printed'], by: 'Ulla' });
+    build = await save(build, '4', mine);
+    build = await save(build, '5', { sitting: 'b' });
+    build = await save(build, '6', mine);
+    expect(await revisions(first.id)).toEqual([7, 6, 5, 4, 1]);
+    await call('PATCH', `builds/${first.id}/revisions/7`, { name: ' Before paint ' });
+    await save(build, '7', mine);
+    const all = (await call<RevisionSummary[]>('GET', `builds/${first.id}/revisions`)).body;
+    expect(all.map(({ name }) => name)).toEqual([
+      undefined,
+      'Before paint',
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
+    const kept = (await call<StoredRevision>('GET', `builds/${first.id}/revisions/4`)).body;
+    expect(kept).toMatchObject({ document: { notes: '3' } });
+    expect((await call('PATCH', `builds/${first.id}/revisions/4`, { name: 'two\nlines' })).status).toBe(400);
+    expect((await call('PATCH', `builds/${first.id}/revisions/99`, { name: 'x' })).status).toBe(404);
+  });
+
+  it('the frame’s origin is stored once for all revisions, and comes back whole', async () => {
+    const first = await serving.make('Origin');
+    expect(first.document.frame.origin).toBeDefined();
+    await save(first, 'more');
+    await call('POST', `builds/${first.id}/duplicate`);
+    const database = new Database(serving.databaseFile);
+    const count = (table: string) =>
+      database.prepare(`select count(*) as n from ${table}`).get() as { n: number };
+    expect([count('part').n, count('revision').n]).toEqual([1, 3]);
+    const stored = database.prepare('select document from revision limit 1').get() as { document: string };
+    expect(stored.document.length).toBeLessThan(0.7 * JSON.stringify(first.document).length);
+    database.close();
+    expect((await call<StoredBuild>('GET', `builds/${first.id}`)).body.document).toEqual({
+      ...first.document,
+      notes: 'more',
+    });
+  });
+
+  const now = new Date(Date.UTC(2030, 5, 15, 12));
+  const entry = fc.record({ age: fc.double({ min: 0, max: 900, noNaN: true }), kept: fc.boolean() });
+  it('thinning never takes what is young, kept, first or newest, and leaves one a day, then one a month', () =>
+    fc.assert(
+      fc.property(fc.array(entry, { minLength: 1, maxLength: 60 }), (list) => {
+        const entries: Entry[] = [...list]
+          .sort((a, b) => b.age - a.age)
+          .map(({ age, kept }, place) => ({
+            number: place + 1,
+            kept,
+            savedAt: new Date(now.getTime() - age * DAY),
+          }));
+        const gone = new Set(thinned(entries, now));
+        const left = entries.filter(({ number }) => !gone.has(number));
+        const mustStay = entries.filter(
+          ({ number, kept, savedAt }) =>
+            kept ||
+            number === 1 ||
+            number === entries.length ||
+            now.getTime() - savedAt.getTime() <= ALL_FOR * DAY,
+        );
+        expect(mustStay.every(({ number }) => !gone.has(number))).toBe(true);
+        // Every day that had one has one, up to a year; every month beyond.
+        const age = ({ savedAt }: Entry) => (now.getTime() - savedAt.getTime()) / DAY;
+        const spans = (of: readonly Entry[]) =>
+          new Set(of.map((each) => each.savedAt.toISOString().slice(0, age(each) > DAILY_FOR ? 7 : 10)));
+        expect(spans(left)).toEqual(spans(entries));
+        const others = left.filter((each) => !mustStay.includes(each));
+        expect(spans(others).size).toBe(others.length);
+        expect(thinned(left, now)).toEqual([]);
+      }),
+    ));
+
+  it('the hourly thinning does so in the file, with the parts nobody needs any more, unless it is turned off', async () => {
+    const first = await serving.make('Thin');
+    let build = first;
+    for (const notes of ['1', '2', '3']) build = await save(build, notes);
+    const database = new Database(serving.databaseFile);
+    database.exec(`update revision set saved_at = saved_at - ${40 * DAY}`);
+    database.exec(`insert into part (hash, json) values ('unused', '{}')`);
+    database.close();
+    const thinning = serving.app.get(ThinningService);
+    await call('PUT', 'workshop', { thinning: false });
+    expect(await thinning.run()).toBe(0);
+    await call('PUT', 'workshop', { thinning: true });
+    expect(await thinning.run()).toBe(2);
+    expect(await revisions(first.id)).toEqual([4, 1]);
+    const after = new Database(serving.databaseFile);
+    expect(after.prepare('select hash from part').all()).toHaveLength(1);
+    after.close();
+    expect((await call('PUT', 'workshop', { thinning: 'maybe' })).status).toBe(400);
+  });
+});
+
+describe('the whole workshop as one zip', () => {
+  const rider = { name: 'Wilma', stature: 1700, mass: 70 };
+  it('goes out and comes in again elsewhere, and is not doubled where it is', async () => {
+    await serving.make('One');
+    await serving.make('Two');
+    await call('POST', 'riders', rider);
+    await call('POST', 'profiles', { profile: standardProfile(findSchool('table')!) });
+    const { body: zip, headers } = await call<Buffer>('GET', 'workshop/zip');
+    expect(headers['content-disposition']).toContain('.zip');
+    expect(Object.keys(unzipSync(zip))).toEqual([
+      expect.stringMatching(/^builds\/one-[0-9a-f]{8}\.larchwood\.json$/),
+      expect.stringMatching(/^builds\/two-/),
+      'riders.json',
+      'fixtures.json',
+    ]);
+    expect((await call<Buffer>('GET', 'workshop/zip')).body.equals(zip)).toBe(true);
+    const here = await call<TakenIn>('POST', 'workshop/zip', zip, { 'Content-Type': 'application/zip' });
+    expect(here.body).toEqual({ builds: 2, riders: 0, profiles: 0, left: ['Wilma', expect.any(String)] });
+    expect(await list()).toEqual(['One', 'One', 'Two', 'Two']);
+    const elsewhere = new Serving();
+    await elsewhere.start();
+    const there = await elsewhere.call<TakenIn>('POST', 'workshop/zip', zip, {
+      'Content-Type': 'application/zip',
+    });
+    expect([there.status, there.body]).toEqual([201, { builds: 2, riders: 1, profiles: 1, left: [] }]);
+    expect((await elsewhere.call<Buffer>('GET', 'workshop/zip')).body.length).toBe(zip.length);
+    await elsewhere.end();
+  });
+
+  it('anything wrong in it is named by file and path, and nothing is taken in', async () => {
+    const build = await serving.make('Good');
+    const file = (value: unknown) => strToU8(JSON.stringify(value));
+    const wrong = zipSync({
+      'builds/a.larchwood.json': file(build.document),
+      'builds/b.larchwood.json': file({ ...build.document, notes: 7 }),
+      'riders.json': file([rider, { ...rider, stature: 3 }, null]),
+      'fixtures.json': file([{ school: 'moon' }]),
+    });
+    const type = { 'Content-Type': 'application/zip' };
+    const answer = await call<Problem>('POST', 'workshop/zip', Buffer.from(wrong), type);
+    expect(answer.status).toBe(422);
+    const paths = answer.body.faults!.map(({ path }) => path);
+    for (const path of [
+      'builds/b.larchwood.json/notes',
+      'riders.json/1',
+      'riders.json/2',
+      'fixtures.json/0/school',
+    ])
+      expect(paths).toContain(path);
+    expect(await list()).toEqual(['Good']);
+    for (const bad of [
+      Buffer.from('no zip'),
+      Buffer.from(zipSync({ 'readme.txt': strToU8('x') })),
+      Buffer.alloc(0),
+    ])
+      expect((await call('POST', 'workshop/zip', bad, type)).status).toBe(400);
+    const bomb = zipSync({ 'builds/a.larchwood.json': new Uint8Array(20e6) });
+    const refused = await call<Problem>('POST', 'workshop/zip', Buffer.from(bomb), type);
+    expect([refused.status, refused.body.message]).toEqual([
+      400,
+      expect.stringContaining('more than a workshop'),
+    ]);
+  });
+});

@@ -1,0 +1,98 @@
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { changesBetween, clashes, ticksOnly, withChanges, type BuildDocument, type Part } from './index.js';
+
+const base = JSON.parse(
+  readFileSync(new URL('../../../demo/ferry-road-tourer.larchwood.json', import.meta.url), 'utf8'),
+) as BuildDocument;
+const copy = (): BuildDocument => structuredClone(base);
+const reading = (setting: string, set: boolean) => ({ school: 'spine' as const, setting, set });
+
+/** One edit of each part, told apart by a number. */
+const EDITS: Record<Part | 'readings', (document: BuildDocument, n: number) => void> = {
+  name: (document, n) => void (document.name = `Name ${n}`),
+  notes: (document, n) => void (document.notes = `Notes ${n}`),
+  brief: (document, n) => void (document.brief.purpose = `For ${n}`),
+  units: (document, n) => void (document.units.denominator = n % 2 ? 16 : 64),
+  wheels: (document, n) => void (document.wheels.front = { ...document.wheels.rear, sag: n / 10 }),
+  stance: (document, n) => void (document.stance.held.headAngle = 70 + n / 10),
+  seat: (document, n) => void (document.seat.lock = 20 + n),
+  mass: (document, n) => void (document.mass.lumps = document.mass.lumps.slice(n % 2)),
+  frame: (document, n) => void (document.frame.nodes[0]!.id = `node${n}`),
+  profiles: (document, n) =>
+    void document.fixture.profiles.push({
+      ...{
+        school: 'table',
+        name: `Table ${n}`,
+        units: 'build',
+        sizes: {},
+        choices: {},
+        scales: {},
+        stock: {},
+      },
+    }),
+  paper: (document, n) => void (document.paper.thickness = n / 100),
+  readings: (document, n) => void document.fixture.readings.push(reading(`setting${n}`, true)),
+};
+type Edit = [keyof typeof EDITS, number];
+const edit = fc.tuple(fc.constantFrom(...(Object.keys(EDITS) as Edit[0][])), fc.integer({ min: 1, max: 9 }));
+const after = (edits: readonly Edit[]): BuildDocument => {
+  const document = copy();
+  for (const [part, n] of edits) EDITS[part](document, n);
+  return document;
+};
+
+describe('changes of two at once', () => {
+  it('whatever was changed, done again to the first document, gives the second', () =>
+    fc.assert(
+      fc.property(fc.uniqueArray(edit, { selector: ([part]) => part, maxLength: 6 }), (edits) => {
+        const next = after(edits);
+        const changes = changesBetween(base, next);
+        expect(withChanges(base, changes)).toEqual(next);
+        const parts = edits.map(([part]) => part).filter((part) => part !== 'readings');
+        expect([...changes.parts.keys()].every((part) => (parts as string[]).includes(part))).toBe(true);
+        // A new order of keys is no change.
+        const turned = Object.fromEntries(Object.entries(next).reverse()) as BuildDocument;
+        expect(changesBetween(next, turned)).toEqual({ parts: new Map(), readings: new Map() });
+      }),
+    ));
+  it('two that change different parts come out the same in either order; the same part clashes by name', () =>
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(edit, { selector: ([part]) => part, minLength: 2, maxLength: 8 }),
+        (edits) => {
+          const [mine, theirs] = [edits.slice(0, 1), edits.slice(1)];
+          const [a, b] = [changesBetween(base, after(mine)), changesBetween(base, after(theirs))];
+          expect(clashes(a, b)).toEqual([]);
+          expect(withChanges(withChanges(base, a), b)).toEqual(withChanges(withChanges(base, b), a));
+          const [part, n] = mine[0]!;
+          const other = changesBetween(base, after([[part, (n % 9) + 1]]));
+          const differ =
+            a.parts.size > 0 &&
+            JSON.stringify(a.parts.get(part as never)) !== JSON.stringify(other.parts.get(part as never));
+          if (part !== 'readings')
+            expect(clashes(a, other)).toEqual(differ && other.parts.size > 0 ? [part] : []);
+        },
+      ),
+    ));
+  it('ticks of two settings go together, one setting ticked and read differently clashes, one taken away stays away', () => {
+    const ticked = (...readings: BuildDocument['fixture']['readings']) => {
+      const document = copy();
+      return { ...document, fixture: { ...document.fixture, readings } };
+    };
+    const from = ticked(reading('a', false));
+    const mine = changesBetween(from, ticked(reading('a', true)));
+    const theirs = changesBetween(from, ticked(reading('a', false), reading('b', true)));
+    expect(clashes(mine, theirs)).toEqual([]);
+    expect(withChanges(withChanges(from, theirs), mine).fixture.readings).toEqual([
+      reading('a', true),
+      reading('b', true),
+    ]);
+    expect(ticksOnly(mine)).toBe(true);
+    expect(ticksOnly(changesBetween(from, { ...from, notes: 'x' }))).toBe(false);
+    const away = changesBetween(from, ticked());
+    expect(clashes(mine, away)).toEqual(['readings']);
+    expect(withChanges(from, away).fixture.readings).toEqual([]);
+  });
+});
