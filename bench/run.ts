@@ -2,6 +2,7 @@ import { copeAgainstMesh, largestFrame } from './frame.js';
 import { fixtures } from './fixture.js';
 import { planInNode } from './plan.js';
 import { applicationInChromium } from './browser.js';
+import { windowsAtOnce } from './load.js';
 
 /**
  * Speed, measured on the compiled packages, as the application runs them. A benchmark only: nothing passes or fails here.
@@ -14,3 +15,4 @@ if (only === undefined || only === 'frame') {
   await copeAgainstMesh();
 }
 if (only === undefined || only === 'browser') await applicationInChromium();
+if (only === undefined || only === 'load') await windowsAtOnce();

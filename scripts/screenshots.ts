@@ -33,7 +33,7 @@ const VIEWS: readonly View[] = [
   { file: 'tipping', build: 'Market delta', path: '/seat?show=tipping' },
   { file: 'tubes', build: 'Ferry Road tourer', path: '/tubes', press: /Top tube/ },
   { file: 'frame-motorcycle', build: 'Glasshouse 400', path: '/tubes?show=space', press: /Upper chord/ },
-  { file: 'frame-kart', build: 'Orchard ladder', path: '/tubes?show=plan' },
+  { file: 'keeping', path: '/keeping' },
   { file: 'frame-buggy', build: 'Alder Wood buggy', path: '/tubes?show=space', press: /Main hoop/ },
   { file: 'joints', build: 'Ferry Road tourer', path: '/joints', press: /Down tube/ },
   { file: 'patterns', build: 'Ferry Road tourer', path: '/patterns' },
@@ -64,7 +64,9 @@ try {
     await page.addInitScript((theme) => localStorage.setItem('larchwood:theme', theme), view.theme ?? 'day');
     const build = list.find((each) => each.name === view.build);
     await page.goto(build ? `${base}/builds/${build.id}${view.path}` : base + view.path);
-    await page.waitForLoadState('networkidle');
+    // An open build listens for ever: it is never without a request.
+    await page.getByRole('main').first().waitFor();
+    await page.waitForTimeout(1200);
     if (view.press) await page.getByRole('button', { name: view.press }).first().click();
     if (view.type) await page.keyboard.type(view.type);
     await page.mouse.move(2, 790);

@@ -7,19 +7,40 @@ import './styles.css';
 import { keepFocus } from './parts/keptFocus';
 import { fitPrint } from './parts/fitPrint';
 import { BuildPage } from './editor/BuildPage';
+import { CrashedBuild, CrashedPage, CrashedStation } from './editor/CrashedBuild';
 import { STATIONS } from './stations/stations';
+import { Gate } from './door/Gate';
 import { WorkshopPage } from './workshop/WorkshopPage';
 import { LostPage } from './parts/LostPage';
 
+/** A view that could not be fetched fails where it would stand, so that its boundary tells of it. */
+const failing = (error: unknown) => ({
+  Component: (): never => {
+    throw error;
+  },
+});
+
 const router = createBrowserRouter([
-  { path: '/', element: <WorkshopPage /> },
+  { path: '/', element: <WorkshopPage />, errorElement: <CrashedPage /> },
+  {
+    path: '/keeping',
+    lazy: () =>
+      import('./keeping/KeepingPage').then(({ KeepingPage }) => ({ Component: KeepingPage }), failing),
+    errorElement: <CrashedPage />,
+    hydrateFallbackElement: <p className="p-10 text-quiet">Fetching…</p>,
+  },
   {
     path: '/builds/:id',
     element: <BuildPage />,
+    errorElement: <CrashedBuild />,
     hydrateFallbackElement: <p className="p-10 text-quiet">Fetching the build…</p>,
     children: [
       { index: true, element: <Navigate to="stance" replace /> },
-      ...STATIONS.map(({ id, load }) => ({ path: id, lazy: load })),
+      ...STATIONS.map(({ id, load }) => ({
+        path: id,
+        lazy: () => load().catch(failing),
+        errorElement: <CrashedStation />,
+      })),
     ],
   },
   { path: '*', element: <LostPage /> },
@@ -33,7 +54,9 @@ fitPrint();
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <RouterProvider router={router} />
+      <Gate>
+        <RouterProvider router={router} />
+      </Gate>
       <Toaster
         position="bottom-center"
         toastOptions={{

@@ -67,6 +67,8 @@ export function clashes(mine: Changes, theirs: Changes): (Part | 'readings')[] {
   return [...parts.map(([part]) => part), ...(readings ? (['readings'] as const) : [])];
 }
 
+/** Whether nothing was changed at all. */
+export const isUnchanged = ({ parts, readings }: Changes): boolean => parts.size + readings.size === 0;
 /** Whether nothing was changed but readings and ticks of the fixture. */
 export const ticksOnly = ({ parts }: Changes): boolean => parts.size === 0;
 

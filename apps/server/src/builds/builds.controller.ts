@@ -27,7 +27,7 @@ import {
 import type { Response } from 'express';
 import { filter, interval, map, merge, takeUntil, type Observable } from 'rxjs';
 import { ForBench, RoleOf } from '../door/roles.js';
-import { Id, WholeNumber } from '../params.js';
+import { AsItIs, Id, WholeNumber } from '../params.js';
 import { BuildsService } from './builds.service.js';
 import { Changes } from './changes.js';
 
@@ -72,7 +72,11 @@ export class BuildsController {
 
   @Put('builds/:id')
   @ForBench()
-  save(@Param('id', ID) id: string, @Body() request: SaveBuildRequest, @RoleOf() role: Role) {
+  save(
+    @Param('id', ID) id: string,
+    @Body(new AsItIs(SaveBuildRequest)) request: Readonly<SaveBuildRequest>,
+    @RoleOf() role: Role,
+  ) {
     return this.builds.save(id, request, role);
   }
 

@@ -117,7 +117,7 @@ export class BuildsService {
       }
       if (role === 'bench' && !ticksOnly(changesBetween((await this.stored(build)).document, document)))
         throw new ForbiddenException('At the bench settings are ticked and read; nothing else was saved.');
-      return this.stored(await this.newRevision(entities, build, document, origin));
+      return answerOf(await this.newRevision(entities, build, document, origin), document);
     });
     this.tell(saved, origin.by);
     return saved;
@@ -197,13 +197,13 @@ export class BuildsService {
         id: randomUUID(),
         name: document.name,
         kind: document.kind,
-        document: {},
+        document: '',
         revision: 0,
         savedAt: new Date(),
       });
       await this.newRevision(entities, build, document, { reason });
       entities.persist(build);
-      return this.stored(build);
+      return answerOf(build, document);
     });
   }
 
@@ -241,11 +241,7 @@ export class BuildsService {
   }
 
   private async stored(build: BuildEntity): Promise<StoredBuild> {
-    return {
-      ...summary(build),
-      ...(build.saveId == null ? {} : { saveId: build.saveId }),
-      document: await this.documents.read(build.document),
-    };
+    return answerOf(build, await this.documents.read(build.document));
   }
 
   private tell({ id, revision, saveId }: Pick<BuildEntity, 'id' | 'revision' | 'saveId'>, by?: string): void {
@@ -273,6 +269,11 @@ const missing = (id: string) => new NotFoundException(`There is no build ${id}.`
 const summary = ({ id, name, kind, revision, savedAt }: BuildEntity): BuildSummary => ({
   ...{ id, name, kind, revision },
   savedAt: savedAt.toISOString(),
+});
+const answerOf = (build: BuildEntity, document: BuildDocument): StoredBuild => ({
+  ...summary(build),
+  ...(build.saveId == null ? {} : { saveId: build.saveId }),
+  document,
 });
 const revisionSummary = (found: RevisionEntity): RevisionSummary => ({
   revision: found.number,

@@ -18,18 +18,22 @@ interface Reference {
 export class Documents {
   constructor(private readonly entities: EntityManager) {}
 
-  /** A document as it is to be stored. */
-  async put(document: BuildDocument, entities = this.entities): Promise<object> {
+  /** The JSON of a document as it is to be stored. */
+  async put(document: BuildDocument, entities = this.entities): Promise<string> {
     const { origin } = document.frame as { readonly origin?: unknown };
-    if (origin === undefined) return document;
+    if (origin === undefined) return JSON.stringify(document);
     const json = JSON.stringify(origin);
     const hash = createHash('sha256').update(json).digest('hex');
     await entities.upsert(PartEntity, { hash, json });
-    return { ...document, frame: { ...document.frame, origin: { part: hash } satisfies Reference } };
+    return JSON.stringify({
+      ...document,
+      frame: { ...document.frame, origin: { part: hash } satisfies Reference },
+    });
   }
 
   /** A stored document whole again, just as it was stored otherwise: it may be damaged, or of an earlier version. */
-  async whole(stored: unknown): Promise<unknown> {
+  async whole(json: string): Promise<unknown> {
+    const stored = parsed(json);
     const frame = (stored as { frame?: { origin?: Partial<Reference> } } | null)?.frame;
     const hash = frame?.origin?.part;
     if (typeof hash !== 'string') return stored;
@@ -42,7 +46,7 @@ export class Documents {
    * What was stored, as this version writes it; what is stored stays as it was until the next save.
    * @throws UnprocessableEntityException with every fault, where it no longer reads
    */
-  async read(stored: unknown): Promise<BuildDocument> {
+  async read(stored: string): Promise<BuildDocument> {
     const read = readDocument(await this.whole(stored));
     if (!read.ok)
       throw unprocessable(
@@ -56,9 +60,10 @@ export class Documents {
 export const unprocessable = (message: string, faults: readonly Fault[]) =>
   new UnprocessableEntityException({ message, faults });
 
+/** Null where it is no JSON: a damaged page may lie in the middle of it. */
 function parsed(json: string | undefined): unknown {
   try {
-    return JSON.parse(json ?? 'null');
+    return JSON.parse(json ?? 'null') as unknown;
   } catch {
     return null;
   }

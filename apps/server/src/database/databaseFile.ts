@@ -12,12 +12,15 @@ import type { Lock } from './lock.js';
 export const DATABASE_FILE = Symbol('database file');
 export const DATABASE_LOCK = Symbol('database lock');
 const HOUR = 3600 * 1000;
+/** A start is not held up by the day's backup; ms. */
+const AFTER_START = 30_000;
 
 /** The workshop's file while the server runs: its daily backups, and a clean end. */
 @Injectable()
 export class DatabaseFile implements OnApplicationBootstrap, OnApplicationShutdown {
   private readonly logger = new Logger('Backup');
   private timer: NodeJS.Timeout | undefined;
+  private first: NodeJS.Timeout | undefined;
 
   constructor(
     @Inject(DATABASE_FILE) private readonly file: string,
@@ -27,6 +30,7 @@ export class DatabaseFile implements OnApplicationBootstrap, OnApplicationShutdo
 
   onApplicationBootstrap(): void {
     this.timer = setInterval(() => this.daily(), HOUR).unref();
+    this.first = setTimeout(() => this.daily(), AFTER_START).unref();
   }
 
   /** A backup that fails is told, and stops nobody's work. */
@@ -47,6 +51,7 @@ export class DatabaseFile implements OnApplicationBootstrap, OnApplicationShutdo
 
   async onApplicationShutdown(): Promise<void> {
     clearInterval(this.timer);
+    clearTimeout(this.first);
     await settle(this.orm);
     await this.orm.close(true);
     this.lock.release();

@@ -13,9 +13,9 @@ export class BuildEntity {
   @Property({ type: 'string' })
   kind!: string;
 
-  /** As `Documents` stores one. */
-  @Property({ type: JsonType })
-  document!: unknown;
+  /** JSON, as `Documents` stores it: compared and written as text, not taken apart at every save. */
+  @Property({ type: 'text' })
+  document!: string;
 
   @Property({ type: 'integer' })
   revision!: number;
@@ -46,9 +46,9 @@ export class RevisionEntity {
   @Property({ type: 'integer' })
   number!: number;
 
-  /** As `Documents` stores one. */
-  @Property({ type: JsonType })
-  document!: unknown;
+  /** JSON, as `Documents` stores it: compared and written as text, not taken apart at every save. */
+  @Property({ type: 'text' })
+  document!: string;
 
   /** The first save of the sitting. */
   @Property({ type: 'datetime' })

@@ -1,4 +1,5 @@
 import type { Problem } from '@larchwood/contract';
+import { doorStore } from '../door/door';
 
 /** A refusal from the server, or no answer at all (status 0), in words. */
 export class ApiProblem extends Error {
@@ -18,8 +19,8 @@ export async function request<T>(method: string, path: string, body?: unknown): 
         ...(body === undefined
           ? {}
           : {
-              headers: { 'Content-Type': 'application/json' },
-              body: typeof body === 'string' ? body : JSON.stringify(body),
+              headers: { 'Content-Type': body instanceof Blob ? 'application/zip' : 'application/json' },
+              body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body),
             }),
       }));
   } catch {
@@ -28,6 +29,7 @@ export async function request<T>(method: string, path: string, body?: unknown): 
   const text = await response.text();
   const value = parsed(text);
   if (response.ok) return value as T;
+  if (response.status === 401 && path !== 'door') doorStore.setState({ locked: true });
   throw new ApiProblem(
     isProblem(value)
       ? value

@@ -1,35 +1,44 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
-import type { BuildDocument, Fault } from '@larchwood/format';
+import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { ReadingStrip } from '../readings/ReadingStrip';
 import { StationList } from '../stations/StationList';
 import { STATIONS } from '../stations/stations';
 import { Button } from '../parts/Button';
-import { FaultList } from '../parts/FaultList';
 import { BuildHeader } from './BuildHeader';
 import { Calm } from './Calm';
 import { useEditor } from './editor';
 import { useRevisionText } from './revision';
 import { EditorProvider } from './EditorProvider';
 import { GoneChoices, keepAsNew } from './gone';
-import { findUnsaved, forgetUnsaved, type Unsaved } from './unsaved';
+import { findLeft, type Left } from './unsaved';
+import { ClosedBuild } from './CrashedBuild';
 
 /** One open build: head, stations, the station in hand, and the readings. */
 export function BuildPage() {
   const { id = '' } = useParams();
   const build = useQuery({ queryKey: ['build', id], queryFn: () => builds.get(id), staleTime: 0, gcTime: 0 });
-  if (build.isPending) return <p className="p-10 text-quiet">Fetching the build…</p>;
+  // What closed windows of this browser left; most often nothing, and known at once.
+  const left = useQuery({ queryKey: ['left', id], queryFn: () => findLeft(id), staleTime: 0, gcTime: 0 });
+  if (build.isPending || left.isPending) return <p className="p-10 text-quiet">Fetching the build…</p>;
   if (build.isError) {
     const problem = build.error instanceof ApiProblem ? build.error.problem : undefined;
-    if (problem?.faults) return <Unreadable id={id} message={problem.message} faults={problem.faults} />;
+    if (problem?.faults)
+      return (
+        <ClosedBuild
+          id={id}
+          title="This build does not read"
+          message={problem.message}
+          faults={problem.faults}
+        />
+      );
     const gone = problem?.status === 404;
-    const left = gone ? findUnsaved(id) : undefined;
-    if (left) return <GoneBuild id={id} left={left} onBack={() => void build.refetch()} />;
+    const [newest] = left.data ?? [];
+    if (gone && newest) return <GoneBuild id={id} left={newest} onBack={() => void build.refetch()} />;
     return (
       <main className="mx-auto max-w-xl p-10">
         <h1 className="mb-2 text-lg font-bold">
@@ -49,7 +58,7 @@ export function BuildPage() {
       </main>
     );
   }
-  return <OpenBuild key={id} build={build.data} />;
+  return <OpenBuild key={id} build={build.data} left={left.data ?? []} />;
 }
 
 /** A deleted build of which this browser still has changes. */
@@ -59,13 +68,13 @@ function GoneBuild({
   onBack,
 }: {
   readonly id: string;
-  readonly left: Unsaved;
+  readonly left: Left;
   readonly onBack: () => void;
 }) {
   const navigate = useNavigate();
   const keepNew = async () => {
     const copy = await keepAsNew(left.document);
-    forgetUnsaved(id);
+    left.forget();
     await navigate(`/builds/${copy.id}/stance`);
   };
   return (
@@ -86,39 +95,13 @@ function GoneBuild({
   );
 }
 
-/** A stored build that no longer reads: what is wrong with it, and the file as it stands. */
-function Unreadable({
-  id,
-  message,
-  faults,
-}: {
-  readonly id: string;
-  readonly message: string;
-  readonly faults: readonly Fault[];
-}) {
-  return (
-    <main className="mx-auto max-w-2xl p-10">
-      <h1 className="mb-2 text-lg font-bold">This build does not read</h1>
-      <p className="mb-3">{message}</p>
-      <FaultList faults={faults} />
-      <div className="mt-4 flex gap-4 font-semibold text-larch-text underline">
-        <a href={`/api/builds/${id}/export`} download>
-          Take it away as a file
-        </a>
-        <Link to="/">Go to the workshop</Link>
-      </div>
-    </main>
-  );
-}
-
-function OpenBuild({ build }: { readonly build: StoredBuild }) {
+function OpenBuild({ build, left }: { readonly build: StoredBuild; readonly left: readonly Left[] }) {
   // What the server had when the build was opened; later answers arrive through the editor.
   const [opened] = useState(() => {
-    const kept = findUnsaved(build.id);
     // A save may have arrived although its answer did not: then nothing is unsaved.
-    const unsaved = kept && !sameDocument(kept.document, build.document) ? kept : undefined;
-    if (kept && !unsaved) forgetUnsaved(build.id);
-    return { build, unsaved };
+    const [arrived, unsaved] = split(left, ({ document }) => sameDocument(document, build.document));
+    arrived.forEach((each) => each.forget());
+    return { build, left: unsaved };
   });
   const { pathname } = useLocation();
   const station = STATIONS.find(({ id }) => pathname.endsWith(`/${id}`))?.name;
@@ -128,14 +111,8 @@ function OpenBuild({ build }: { readonly build: StoredBuild }) {
       document.title = 'Larchwood';
     };
   }, [station, build.name]);
-  useEffect(() => {
-    if (opened.unsaved)
-      toast('Changes that had not reached the server were brought back.', {
-        action: { label: 'Drop them', onClick: () => (forgetUnsaved(build.id), location.reload()) },
-      });
-  }, [opened.unsaved, build.id]);
   return (
-    <EditorProvider build={opened.build} unsaved={opened.unsaved}>
+    <EditorProvider build={opened.build} left={opened.left}>
       <a
         href="#station"
         className="absolute -top-20 left-3 z-50 border border-ink bg-sheet px-4 py-2 font-semibold focus:top-2"
@@ -179,6 +156,10 @@ function PrintedHead({ station }: { readonly station: string | undefined }) {
       <span>{revision}</span>
     </p>
   );
+}
+
+function split<T>(all: readonly T[], belongs: (each: T) => boolean): readonly [T[], T[]] {
+  return [all.filter(belongs), all.filter((each) => !belongs(each))];
 }
 
 const sameDocument = (a: BuildDocument, b: BuildDocument): boolean => JSON.stringify(a) === JSON.stringify(b);

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import type { StoredBuild } from '@larchwood/contract';
 import { findKind } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import { changesBetween, type BuildDocument, type Part } from '@larchwood/format';
 import { Button } from '../parts/Button';
 import { Dialog } from '../parts/Dialog';
 import { Measure } from '../parts/Figure';
+import { PART_NAMES } from './partNames';
 
 interface Props {
   readonly mine: BuildDocument;
@@ -17,6 +18,7 @@ interface Props {
 export function ConflictDialog({ mine, theirs, onMine, onTheirs }: Props) {
   const [failed, setFailed] = useState<string>();
   const differences = differing(mine, theirs.document);
+  const others = otherParts(mine, theirs.document);
   return (
     <Dialog
       open
@@ -55,7 +57,18 @@ export function ConflictDialog({ mine, theirs, onMine, onTheirs }: Props) {
           </tbody>
         </table>
       ) : (
-        <p className="mb-4">The held dimensions are the same; tubes, fixture or notes differ.</p>
+        <p className="mb-4">The held dimensions are the same.</p>
+      )}
+      {others.length > 0 && (
+        <dl className="mb-4 grid grid-cols-[auto_1fr_1fr] gap-x-4 border-y border-rule py-1">
+          {others.map(({ part, here, there }) => (
+            <div key={part} className="contents">
+              <dt className="font-semibold first-letter:uppercase">{PART_NAMES[part]}</dt>
+              <dd className="min-w-0 break-words">{here}</dd>
+              <dd className="min-w-0 break-words">{there}</dd>
+            </div>
+          ))}
+        </dl>
       )}
       {failed !== undefined && <p className="mb-3 text-brick">{failed}</p>}
       <div className="flex flex-wrap gap-3">
@@ -81,3 +94,26 @@ function differing(mine: BuildDocument, theirs: BuildDocument) {
     return here === there ? [] : [{ id, name, quantity, here, there }];
   });
 }
+
+/** Parts besides the stance that differ: texts as they read, others by how much they hold. */
+function otherParts(mine: BuildDocument, theirs: BuildDocument) {
+  const { parts, readings } = changesBetween(mine, theirs);
+  const names = [...parts.keys()].filter((part) => part !== 'stance');
+  return [
+    ...names.map((part) => ({ part, here: shortly(mine, part), there: shortly(theirs, part) })),
+    ...(readings.size === 0
+      ? []
+      : [{ part: 'readings' as const, here: ticked(mine), there: ticked(theirs) }]),
+  ];
+}
+
+function shortly(document: BuildDocument, part: Part): string {
+  if (part === 'name') return document.name;
+  if (part === 'notes') return document.notes === '' ? 'none' : cut(document.notes);
+  if (part === 'frame')
+    return `${document.frame.members.length} tubes, ${document.frame.plates.length} plates`;
+  return 'differs';
+}
+const ticked = ({ fixture }: BuildDocument): string =>
+  `${fixture.readings.filter(({ set }) => set).length} ticked, ${fixture.readings.filter(({ found }) => found !== undefined).length} read`;
+const cut = (text: string): string => (text.length > 120 ? `${text.slice(0, 118)}…` : text);

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useLayoutEffect, useState, type ReactNode } from 'react';
+import { nanoid } from 'nanoid';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -11,18 +12,22 @@ import { ConflictDialog } from './ConflictDialog';
 import { EditorContext, KindContext, useEditor, useEditorStore } from './editor';
 import { editorStore } from './editorStore';
 import { GoneDialog, keepAsNew } from './gone';
-import { forgetUnsaved, keepUnsaved, randomId, type Unsaved } from './unsaved';
+import { listen } from './listen';
+import { changedInWords } from './partNames';
+import { forgetUnsaved, keepUnsaved, type Left } from './unsaved';
+import { WINDOW } from './windows';
+import { whoIsAtWork } from '../parts/whoIsAtWork';
 
 interface Props {
   readonly build: StoredBuild;
-  /** Edits of an earlier visit that had not reached the server. */
-  readonly unsaved: Unsaved | undefined;
+  /** Edits of earlier visits that had not reached the server, newest first: the newest goes on. */
+  readonly left: readonly Left[];
   readonly children: ReactNode;
 }
 
 /** Keeps the open build in a store of its own, and saves it. */
-export function EditorProvider({ build, unsaved, children }: Props) {
-  const [store] = useState(() => editorStore(build, unsaved?.document));
+export function EditorProvider({ build, left, children }: Props) {
+  const [store] = useState(() => editorStore(build, left[0]?.document));
   const { undo, redo } = store.getState();
   useHotkeys('mod+z', undo, { preventDefault: true, enableOnFormTags: true });
   useHotkeys(['mod+shift+z', 'mod+y'], redo, { preventDefault: true, enableOnFormTags: true });
@@ -30,32 +35,55 @@ export function EditorProvider({ build, unsaved, children }: Props) {
     <EditorContext value={store}>
       <KindContext value={findKind(build.document.kind)}>
         {children}
-        <Saving opened={build} unsaved={unsaved} />
+        <Saving opened={build} left={left} />
       </KindContext>
     </EditorContext>
   );
 }
 
 /** Saves the open build by itself, and asks where somebody else has saved or deleted it in between. */
-function Saving({ opened, unsaved }: Pick<Props, 'unsaved'> & { readonly opened: StoredBuild }) {
+function Saving({ opened, left }: Pick<Props, 'left'> & { readonly opened: StoredBuild }) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const store = useEditorStore();
   const { save } = useEditor('save');
-  const [autosave] = useState(() => {
-    const onSaved = (build: StoredBuild) => {
-      store.setState({ build });
+  const tellQueries = useCallback(
+    (build: StoredBuild) => {
       queries.setQueryData(['build', build.id], build);
       void queries.invalidateQueries({ queryKey: ['builds'] });
       void queries.invalidateQueries({ queryKey: ['revisions', build.id] });
+    },
+    [queries],
+  );
+  const [autosave] = useState(() => {
+    const onSaved = (build: StoredBuild) => {
+      store.setState({ build });
+      tellQueries(build);
     };
     return new Autosave(
       opened,
       {
-        send: (...sent) => builds.save(opened.id, ...sent),
-        newId: randomId,
-        keep: (kept) => keepUnsaved(opened.id, kept),
-        forget: () => forgetUnsaved(opened.id),
+        send: (revision, document, saveId) =>
+          builds.save(opened.id, { revision, document, saveId, sitting: WINDOW, ...whoIsAtWork() }),
+        fetch: () => builds.get(opened.id),
+        adopt: (theirs, base) => {
+          const changes = store.getState().adopt(theirs, base);
+          if (changes === undefined) return undefined;
+          tellQueries(theirs);
+          toast(`Saved elsewhere, and taken in here: ${changedInWords(changes)}.`, { id: 'taken in' });
+          return store.getState().document;
+        },
+        newId: () => nanoid(),
+        keep: (kept) => {
+          const is = keepUnsaved(opened.id, kept);
+          // It is in this window's place now.
+          if (is) left[0]?.forget();
+          return is;
+        },
+        forget: () => {
+          forgetUnsaved(opened.id);
+          left[0]?.forget();
+        },
         later: (ms, run) => {
           const timer = setTimeout(run, ms);
           return () => clearTimeout(timer);
@@ -63,7 +91,7 @@ function Saving({ opened, unsaved }: Pick<Props, 'unsaved'> & { readonly opened:
         onState: (state) => store.setState({ save: state }),
         onSaved,
       },
-      unsaved,
+      left[0],
     );
   });
   useEffect(() => {
@@ -71,23 +99,30 @@ function Saving({ opened, unsaved }: Pick<Props, 'unsaved'> & { readonly opened:
     const off = store.subscribe(({ document }) => autosave.edit(document));
     const keep = () => autosave.writeDown();
     window.addEventListener('pagehide', keep);
+    const hangUp = listen(opened.id, {
+      heard: (notice) => autosave.heard(notice),
+      again: () => void autosave.lookAgain(),
+    });
     return () => {
       off();
+      hangUp();
       window.removeEventListener('pagehide', keep);
       autosave.leave();
     };
-  }, [autosave, store]);
+  }, [autosave, store, opened.id]);
+  useEffect(() => {
+    const drop = () => void store.getState().edit('drop what was brought back', () => opened.document);
+    tellOfLeft(left, drop);
+  }, [left, opened, store]);
   // What goes on with a build as the server has it must be told to the saving, too.
   const [goOn] = useState(() => store.getState().replace);
   const replace = useCallback(
     (next: StoredBuild) => {
       autosave.goOn(next);
       goOn(next);
-      queries.setQueryData(['build', next.id], next);
-      void queries.invalidateQueries({ queryKey: ['builds'] });
-      void queries.invalidateQueries({ queryKey: ['revisions', next.id] });
+      tellQueries(next);
     },
-    [autosave, goOn, queries],
+    [autosave, goOn, tellQueries],
   );
   useLayoutEffect(() => store.setState({ replace }), [store, replace]);
   const mine = () => store.getState().document;
@@ -107,10 +142,9 @@ function Saving({ opened, unsaved }: Pick<Props, 'unsaved'> & { readonly opened:
   }
   if (save.is === 'gone') {
     const bringBack = async () => {
-      const back = await builds.bringBack(opened.id);
-      store.setState({ build: back });
-      autosave.goOn(back);
-      toast('The build is back, with your changes.');
+      await builds.bringBack(opened.id);
+      autosave.resume();
+      toast(save.edited ? 'The build is back, with your changes.' : 'The build is back.');
     };
     const keepNew = async () => {
       const copy = await keepAsNew(mine());
@@ -118,7 +152,28 @@ function Saving({ opened, unsaved }: Pick<Props, 'unsaved'> & { readonly opened:
       void queries.invalidateQueries({ queryKey: ['builds'] });
       await navigate(`/builds/${copy.id}/stance`);
     };
-    return <GoneDialog onBringBack={bringBack} onKeepNew={keepNew} />;
+    return <GoneDialog edited={save.edited} onBringBack={bringBack} onKeepNew={keepNew} />;
   }
   return null;
+}
+
+/** Says what was brought back, and what else closed windows left. */
+function tellOfLeft([newest, ...others]: readonly Left[], drop: () => void): void {
+  if (newest)
+    toast('Changes that had not reached the server were brought back.', {
+      id: 'brought back',
+      action: { label: 'Drop them', onClick: drop },
+    });
+  for (const [place, { document, forget }] of others.entries())
+    toast('Another window left other changes of this build.', {
+      ...{ id: `left ${place}`, duration: Infinity },
+      action: {
+        label: 'Keep them as a new build',
+        onClick: () =>
+          void keepAsNew(document).then(
+            (copy) => (forget(), toast(`They are kept as “${copy.name}” in the workshop.`)),
+            () => toast('The server does not answer; they are still kept in this browser.'),
+          ),
+      },
+    });
 }

@@ -1,4 +1,4 @@
-import type { StoredBuild } from '@larchwood/contract';
+import type { ChangeNotice, StoredBuild } from '@larchwood/contract';
 import type { BuildDocument } from '@larchwood/format';
 import { ApiProblem } from '../api/client';
 import type { Unsaved } from './unsaved';
@@ -10,8 +10,8 @@ export type SaveState =
   | { readonly is: 'waiting'; readonly message: string; readonly kept: boolean }
   /** Somebody else saved in between. */
   | { readonly is: 'conflict'; readonly theirs: StoredBuild }
-  /** It was deleted elsewhere while it was edited here. */
-  | { readonly is: 'gone' };
+  /** It was deleted elsewhere, while it was edited here or only looked at. */
+  | { readonly is: 'gone'; readonly edited: boolean };
 
 /** A save on its way. */
 interface Sent {
@@ -23,12 +23,21 @@ interface Sent {
 interface Base {
   readonly revision: number;
   readonly document: BuildDocument;
+  /** The document is that of the revision; not so for edits brought back that began at an earlier one. */
+  readonly known: boolean;
 }
 
 /** What saving needs of the world; a test gives its own. */
 export interface Wires {
   /** Sends a document over the revision last seen, named by an id of its own. @throws ApiProblem */
   readonly send: (revision: number, document: BuildDocument, saveId: string) => Promise<StoredBuild>;
+  /** The build as the server has it now. @throws ApiProblem */
+  readonly fetch: () => Promise<StoredBuild>;
+  /**
+   * Takes what somebody else changed since `base` into what is open here.
+   * @returns the document as it is open then; undefined where both changed the same, and nothing was taken
+   */
+  readonly adopt: (theirs: StoredBuild, base: BuildDocument) => BuildDocument | undefined;
   readonly newId: () => string;
   /** Writes down in this browser what has not reached the server; false where it keeps nothing. */
   readonly keep: (unsaved: Unsaved) => boolean;
@@ -58,6 +67,8 @@ export class Autosave {
   private state: SaveState;
   private left = false;
   private kept = true;
+  /** Newest revision that was heard of. */
+  private heardOf: number;
   private callOff: (() => void)[] = [];
 
   /**
@@ -69,7 +80,12 @@ export class Autosave {
     private readonly wires: Wires,
     unsaved?: Unsaved,
   ) {
-    this.base = { revision: unsaved?.revision ?? opened.revision, document: opened.document };
+    this.base = {
+      revision: unsaved?.revision ?? opened.revision,
+      document: opened.document,
+      known: (unsaved?.revision ?? opened.revision) === opened.revision,
+    };
+    this.heardOf = opened.revision;
     this.present = unsaved?.document ?? opened.document;
     this.unanswered = unsaved?.saveIds ?? [];
     this.state = { is: 'saved', at: opened.savedAt };
@@ -104,10 +120,33 @@ export class Autosave {
 
   /** Goes on from what the server has now: over it, where the document differs. */
   goOn(from: StoredBuild): void {
-    this.base = { revision: from.revision, document: from.document };
+    this.base = { revision: from.revision, document: from.document, known: true };
     this.unanswered = [];
     this.say({ is: 'saved', at: from.savedAt });
     this.plan(PAUSE);
+  }
+
+  /** Goes on from what was known before a stop: what was saved since then, if anything, is met as ever. */
+  resume(): void {
+    this.say({ is: 'saved', at: this.opened.savedAt });
+    this.plan(PAUSE);
+    void this.lookAgain();
+  }
+
+  /** Somebody saved or deleted the build; it may have been this window. */
+  heard(notice: ChangeNotice): void {
+    if (this.left || this.stopped) return;
+    if ('deleted' in notice) this.stop({ is: 'gone', edited: this.pending });
+    else if (!this.isOwn(notice.saveId)) {
+      this.heardOf = Math.max(this.heardOf, notice.revision);
+      void this.catchUp();
+    }
+  }
+
+  /** Asks what the server has: something may have been missed. */
+  async lookAgain(): Promise<void> {
+    this.heardOf = Math.max(this.heardOf, this.base.revision + 1);
+    await this.catchUp();
   }
 
   /** What is pending went elsewhere: it is neither saved nor kept any more. */
@@ -124,6 +163,44 @@ export class Autosave {
     return this.state.is === 'conflict' || this.state.is === 'gone';
   }
 
+  private isOwn(saveId: string | undefined): boolean {
+    return saveId !== undefined && (saveId === this.sent?.saveId || this.unanswered.includes(saveId));
+  }
+
+  /** Meets what somebody else saved, unless a save under way is about to. */
+  private async catchUp(): Promise<void> {
+    if (this.left || this.stopped || this.sent || this.heardOf <= this.base.revision) return;
+    let theirs: StoredBuild;
+    try {
+      theirs = await this.wires.fetch();
+    } catch (error) {
+      if (error instanceof ApiProblem && error.problem.status === 404 && !this.stopped)
+        this.stop({ is: 'gone', edited: this.pending });
+      return;
+    }
+    if (this.left || this.stopped || this.sent) return;
+    this.heardOf = theirs.revision;
+    if (theirs.revision <= this.base.revision) return;
+    if (this.isOwn(theirs.saveId)) this.send();
+    else this.meet(theirs);
+  }
+
+  /** Somebody else saved: taken in where it was something else, asked about where both changed the same. */
+  private meet(theirs: StoredBuild): void {
+    const present = this.base.known ? this.wires.adopt(theirs, this.base.document) : undefined;
+    if (present === undefined) {
+      this.stop({ is: 'conflict', theirs });
+      return;
+    }
+    this.present = present;
+    this.base = { revision: theirs.revision, document: theirs.document, known: true };
+    this.unanswered = [];
+    this.heardOf = Math.max(this.heardOf, theirs.revision);
+    this.say({ is: 'saved', at: theirs.savedAt });
+    if (this.left) this.leave();
+    else this.plan(PAUSE);
+  }
+
   private keep(): void {
     const saveIds = [...this.unanswered, ...(this.sent ? [this.sent.saveId] : [])];
     this.kept = this.wires.keep({ revision: this.base.revision, document: this.present, saveIds });
@@ -135,7 +212,11 @@ export class Autosave {
     if (!this.pending && this.state.is === 'saved') {
       // Undone to what the server has, or gone on from there.
       if (this.present === this.opened.document && this.unanswered.length === 0)
-        this.base = { ...this.base, revision: Math.max(this.base.revision, this.opened.revision) };
+        this.base = {
+          ...this.base,
+          revision: Math.max(this.base.revision, this.opened.revision),
+          known: true,
+        };
       this.wires.forget();
       this.wires.onState(this.state);
       return;
@@ -169,9 +250,11 @@ export class Autosave {
   private answered(saved: StoredBuild, document: BuildDocument): void {
     this.sent = undefined;
     this.unanswered = [];
-    this.base = { revision: saved.revision, document };
+    this.base = { revision: saved.revision, document, known: true };
     this.say({ is: 'saved', at: saved.savedAt });
     this.wires.onSaved(saved);
+    // Heard of in the meantime, and not told by this answer.
+    if (this.heardOf > saved.revision) void this.catchUp();
     if (!this.pending) {
       this.rest();
       this.wires.forget();
@@ -188,8 +271,8 @@ export class Autosave {
     // One of this window's own had arrived, and only its answer was lost.
     if (theirs?.saveId !== undefined && this.unanswered.includes(theirs.saveId))
       this.answered(theirs, theirs.document);
-    else if (theirs) this.stop({ is: 'conflict', theirs });
-    else if (problem?.status === 404) this.stop({ is: 'gone' });
+    else if (theirs) this.meet(theirs);
+    else if (problem?.status === 404) this.stop({ is: 'gone', edited: true });
     else {
       // Without an answer it may have arrived.
       if (problem === undefined || problem.status === 0 || problem.status >= 500)
@@ -201,7 +284,7 @@ export class Autosave {
 
   private stop(state: SaveState): void {
     this.rest();
-    this.keep();
+    if (this.pending) this.keep();
     this.say(state);
   }
 

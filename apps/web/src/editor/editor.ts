@@ -2,7 +2,7 @@ import { createContext, useContext } from 'react';
 import { useStore, type StoreApi } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import type { Kind, Plan, Refusal, Result } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import type { BuildDocument, Changes } from '@larchwood/format';
 import type { StoredBuild } from '@larchwood/contract';
 import type { SaveState } from './autosave';
 
@@ -53,6 +53,8 @@ export interface Editor {
   /** True while a point of the drawing is held by the pointer. */
   readonly dragging: boolean;
   readonly setDragging: (dragging: boolean) => void;
+  /** Takes in what somebody else changed since `base`; undefined where both changed the same. */
+  readonly adopt: (theirs: StoredBuild, base: BuildDocument) => Changes | undefined;
   /** Goes on with a build as the server has it now. */
   readonly replace: (build: StoredBuild) => void;
 }

@@ -1,7 +1,8 @@
 import { createStore } from 'zustand';
 import type { StoredBuild } from '@larchwood/contract';
-import { planBuild } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import { failure, planBuild } from '@larchwood/core';
+import { changesBetween, ticksOnly, type BuildDocument } from '@larchwood/format';
+import { doorStore } from '../door/door';
 import type { Compared, Draft, Editor, EditorStore } from './editor';
 import { Session, type Moment } from './session';
 
@@ -19,7 +20,11 @@ export function editorStore(build: StoredBuild, unsaved?: BuildDocument): Editor
       build,
       ...shownOf(session.now()),
       present: session.present,
-      edit: session.edit,
+      edit: (key, change, at) => {
+        if (doorStore.getState().role === 'bench' && !ticksOnly(changed(session.present(), change)))
+          return failure('At the bench settings are ticked and read; a builder’s passcode changes the rest.');
+        return session.edit(key, change, at);
+      },
       settle: session.settle,
       undo: turn(session.undo),
       redo: turn(session.redo),
@@ -37,6 +42,11 @@ export function editorStore(build: StoredBuild, unsaved?: BuildDocument): Editor
         session.drag(dragging);
         set({ dragging });
       },
+      adopt: (theirs, base) => {
+        const changes = session.adopt(base, theirs.document);
+        if (changes !== undefined) set({ build: theirs });
+        return changes;
+      },
       replace: (next) => {
         set({ build: next, drafts: {} });
         session.replace(next.document);
@@ -46,6 +56,9 @@ export function editorStore(build: StoredBuild, unsaved?: BuildDocument): Editor
   session.subscribe(() => store.setState(shownOf(session.now())));
   return store;
 }
+
+const changed = (present: BuildDocument, change: (document: BuildDocument) => BuildDocument) =>
+  changesBetween(present, change(present));
 
 const shownOf = ({ history, plan, refusals }: Moment) => ({
   document: history.present,

@@ -32,13 +32,13 @@ export function GoneChoices({ onBringBack, onKeepNew }: Choices) {
   );
 }
 
-/** The open build was deleted elsewhere while it was edited here. */
-export function GoneDialog(choices: Choices) {
+/** The open build was deleted elsewhere while it was open here. */
+export function GoneDialog({ edited, ...choices }: Choices & { readonly edited: boolean }) {
   return (
     <Dialog
       open
       title="This build was deleted somewhere else"
-      about="Another window, or somebody else, deleted it while you worked here. Your changes are kept in this browser."
+      about={`Another window, or somebody else, deleted it while it was open here.${edited ? ' Your changes are kept in this browser.' : ''}`}
     >
       <GoneChoices {...choices} />
     </Dialog>

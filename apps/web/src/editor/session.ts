@@ -9,7 +9,14 @@ import {
   type Refusal,
   type Result,
 } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import {
+  changesBetween,
+  clashes,
+  isUnchanged,
+  withChanges,
+  type BuildDocument,
+  type Changes,
+} from '@larchwood/format';
 import { begin, edited, redone, settled, undone, type History } from './history';
 
 /** The open document with its plan, at one moment. */
@@ -81,6 +88,25 @@ export class Session {
   readonly undo = (): void => this.turn(undone);
   readonly redo = (): void => this.turn(redone);
   readonly replace = (document: BuildDocument): void => this.turn(() => begin(document));
+
+  /**
+   * Takes in what somebody else changed since `base`, into what can be undone, too: a step back takes back only what was
+   * done here.
+   * @returns what they changed; undefined where both changed the same, or no vehicle comes of the two together
+   */
+  readonly adopt = (base: BuildDocument, theirs: BuildDocument): Changes | undefined => {
+    const { history, refusals } = this.moment;
+    const changes = changesBetween(base, theirs);
+    const mine = changesBetween(base, history.present);
+    if (clashes(mine, changes).length > 0) return undefined;
+    const take = (document: BuildDocument) => withChanges(document, changes);
+    const present = isUnchanged(mine) ? theirs : take(history.present);
+    const planned = planBuild(present, this.planner);
+    if (!planned.ok && refusals.length === 0) return undefined;
+    const next = { ...history, past: history.past.map(take), present, future: history.future.map(take) };
+    this.go(next, planned);
+    return changes;
+  };
 
   private turn(step: (history: History) => History): void {
     const history = step(this.moment.history);

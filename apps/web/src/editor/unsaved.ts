@@ -1,5 +1,6 @@
 import { readDocument } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
+import { openWindows, WINDOW } from './windows';
 
 /** Edits that have not reached the server yet, kept in this browser until they have. */
 export interface Unsaved {
@@ -9,45 +10,75 @@ export interface Unsaved {
   readonly saveIds: readonly string[];
 }
 
-const key = (id: string): string => `larchwood:unsaved:${id}`;
+/** What a window that is no more has left. */
+export interface Left extends Unsaved {
+  /** Takes it out of the browser: it is elsewhere now. */
+  readonly forget: () => void;
+}
+
+const PREFIX = 'larchwood:unsaved:';
+/** Each window keeps its own: two on one build do not erase each other's. */
+const key = (id: string): string => `${PREFIX}${id}:${WINDOW}`;
 
 /** @returns false where the browser's store is full or blocked: then the edit is in memory only, and saving goes on */
 export function keepUnsaved(id: string, unsaved: Unsaved): boolean {
   try {
-    localStorage.setItem(key(id), JSON.stringify(unsaved));
+    localStorage.setItem(key(id), JSON.stringify({ ...unsaved, at: Date.now() }));
     return true;
   } catch {
     return false;
   }
 }
 
-export function forgetUnsaved(id: string): void {
+export const forgetUnsaved = (id: string): void => remove(key(id));
+
+/** What windows that are closed now have left of a build, newest first. */
+export async function findLeft(id: string): Promise<Left[]> {
+  const all = keysOf(id);
+  if (all.length === 0) return [];
+  const open = await openWindows();
+  return all
+    .filter((each) => !open.has(each.slice(`${PREFIX}${id}:`.length)))
+    .flatMap((each) => readLeft(each) ?? [])
+    .sort((a, b) => b.at - a.at);
+}
+
+function keysOf(id: string): string[] {
   try {
-    localStorage.removeItem(key(id));
+    return Object.keys(localStorage).filter(
+      (each) => each === PREFIX + id || each.startsWith(`${PREFIX}${id}:`),
+    );
   } catch {
-    // A blocked store holds nothing.
+    return [];
   }
 }
 
-export function findUnsaved(id: string): Unsaved | undefined {
+function readLeft(from: string): (Left & { readonly at: number }) | undefined {
   try {
-    const kept = JSON.parse(localStorage.getItem(key(id)) ?? 'null') as {
-      revision?: unknown;
-      document?: unknown;
-      saveIds?: unknown;
-    } | null;
+    const kept = JSON.parse(localStorage.getItem(from) ?? 'null') as Record<
+      keyof Unsaved | 'at',
+      unknown
+    > | null;
     const read = kept && readDocument(kept.document);
     return read?.ok && typeof kept?.revision === 'number'
-      ? { revision: kept.revision, document: read.document, saveIds: wordsOf(kept.saveIds) }
+      ? {
+          ...{ revision: kept.revision, document: read.document, saveIds: wordsOf(kept.saveIds) },
+          at: Number(kept.at) || 0,
+          forget: () => remove(from),
+        }
       : undefined;
   } catch {
     return undefined;
   }
 }
 
+function remove(from: string): void {
+  try {
+    localStorage.removeItem(from);
+  } catch {
+    // A blocked store holds nothing.
+  }
+}
+
 const wordsOf = (value: unknown): string[] =>
   Array.isArray(value) ? value.filter((each): each is string => typeof each === 'string') : [];
-
-/** A name for one save that no other has. */
-export const randomId = (): string =>
-  Array.from(crypto.getRandomValues(new Uint32Array(4)), (part) => part.toString(36)).join('-');

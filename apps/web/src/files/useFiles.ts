@@ -1,8 +1,10 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { wrap } from 'comlink';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FixtureDetails, Plan } from '@larchwood/core';
 import { fileNameOf, type Output, type OutputOptions, type Source } from '@larchwood/outputs';
+import { builds } from '../api/builds';
 import { useEditor } from '../editor/editor';
 import { useRevisionText } from '../editor/revision';
 import { download } from './download';
@@ -18,33 +20,77 @@ export function useSource(plan: Plan, details: FixtureDetails): Source {
   );
 }
 
+/** More sheets than these are asked about before they are made. */
+const MANY = 100;
+/** What takes longer can be called off; ms. */
+const LONG = 1000;
+
 /** Makes files off the main thread, each in a worker of its own, and downloads them; a failure is told. */
 export function useFiles(): {
   /** Id of the output that is being made. */
   readonly busy: string | undefined;
-  readonly make: (output: Output, source: Source, options?: OutputOptions) => Promise<void>;
+  /** Sheets: how many it has, where that is known. */
+  readonly make: (output: Output, source: Source, options?: OutputOptions, sheets?: number) => Promise<void>;
 } {
   const [busy, setBusy] = useState<string>();
-  const make = async (output: Output, source: Source, options: OutputOptions = {}) => {
+  const { build, save } = useEditor('build', 'save');
+  const queries = useQueryClient();
+  const make = async (output: Output, source: Source, options: OutputOptions = {}, sheets = 1) => {
     const { document, revision } = source;
+    if (sheets > MANY && !(await agreed(output, sheets))) return;
     setBusy(output.id);
+    const making = madeApart({ output: output.id, options, document, revision });
+    const told = setTimeout(
+      () =>
+        toast(`Making: ${output.title}…`, {
+          ...{ id: 'making', duration: Infinity },
+          action: { label: 'Cancel', onClick: making.cancel },
+        }),
+      LONG,
+    );
     try {
-      const made = await madeApart({ output: output.id, options, document, revision });
+      const made = await making.file;
+      if (made === undefined) return;
       download(made as BlobPart, output.mediaType, fileNameOf(output, source, options));
+      // What was made of a revision keeps it for good.
+      if (save.is === 'saved') {
+        await builds.mark(build.id, build.revision, { usedFor: output.title }).catch(() => undefined);
+        void queries.invalidateQueries({ queryKey: ['revisions', build.id] });
+      }
     } catch (error) {
       toast(`The file could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
     } finally {
+      clearTimeout(told);
+      toast.dismiss('making');
       setBusy(undefined);
     }
   };
   return { busy, make };
 }
 
-async function madeApart(wanted: Wanted): Promise<string | Uint8Array> {
+/** Whether so many sheets are wanted. */
+const agreed = (output: Output, sheets: number): Promise<boolean> =>
+  new Promise((answer) => {
+    toast(`${output.title}: that is ${sheets.toLocaleString('en')} sheets of paper.`, {
+      ...{ id: 'many sheets', duration: Infinity },
+      action: { label: 'Make them all', onClick: () => answer(true) },
+      cancel: { label: 'Leave it', onClick: () => answer(false) },
+      onDismiss: () => answer(false),
+    });
+  });
+
+/** A file on its way; called off, nothing comes of it. */
+function madeApart(wanted: Wanted): {
+  readonly file: Promise<string | Uint8Array | undefined>;
+  readonly cancel: () => void;
+} {
   const worker = new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
-  try {
-    return await wrap<FileMaker>(worker).make(wanted);
-  } finally {
-    worker.terminate();
-  }
+  let cancel: () => void = () => undefined;
+  const cancelled = new Promise<undefined>((done) => {
+    cancel = () => done(undefined);
+  });
+  const file = Promise.race([wrap<FileMaker>(worker).make(wanted), cancelled]).finally(() =>
+    worker.terminate(),
+  );
+  return { file, cancel };
 }

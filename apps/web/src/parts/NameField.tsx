@@ -32,7 +32,11 @@ export function NameField({ label, name, onName, onLeave, autoFocus = false, cla
         onChange={(event) => setTyped(event.target.value)}
         onBlur={take}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') take();
+          if (event.key === 'Enter') {
+            // What takes the focus next must not be pressed by the same key.
+            event.preventDefault();
+            take();
+          }
           if (event.key === 'Escape') {
             setTyped(undefined);
             onLeave?.();

@@ -1,8 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import type { BuildSummary } from '@larchwood/contract';
 import { findKind } from '@larchwood/core';
 import { builds } from '../api/builds';
+import { usePages } from '../api/usePages';
 import { Button } from '../parts/Button';
 import { Choice } from '../parts/Choice';
 import { Larch } from '../parts/Marks';
@@ -40,9 +41,15 @@ export function WorkshopPage() {
   const [making, setMaking] = useState(false);
   const [sought, setSought] = useState('');
   const [order, setOrder] = useState<string>('newest');
-  const list = useQuery({ queryKey: ['builds'], queryFn: builds.list });
+  const list = usePages(['builds'], builds.list);
+  const { entries, hasNextPage, isFetching, fetchNextPage } = list;
   const words = sought.trim().toLowerCase();
-  const found = (list.data ?? []).filter((build) =>
+  // What is sought or sorted may stand on a page that was not fetched yet.
+  const all = words !== '' || order !== 'newest';
+  useEffect(() => {
+    if (all && hasNextPage && !isFetching) void fetchNextPage();
+  }, [all, hasNextPage, isFetching, fetchNextPage]);
+  const found = (entries ?? []).filter((build) =>
     `${build.name} ${kindOf(build)}`.toLowerCase().includes(words),
   );
   const shown = [...found].sort((ORDERS.find(({ value }) => value === order) ?? ORDERS[0]).by);
@@ -52,14 +59,19 @@ export function WorkshopPage() {
         <span className="flex items-center gap-2 text-[17px] font-bold">
           <Larch size={22} /> Larchwood
         </span>
-        <ThemeButton />
+        <span className="flex items-center gap-4">
+          <Link to="/keeping" className="font-semibold underline-offset-2 hover:underline">
+            Keeping and sharing
+          </Link>
+          <ThemeButton />
+        </span>
       </header>
       <main className="mx-auto max-w-7xl px-6 py-5">
         <div className="mb-4 flex flex-wrap items-center gap-3">
           <h1 id="shelf" tabIndex={-1} className="mr-auto text-2xl font-bold">
             Builds
           </h1>
-          {list.data && list.data.length > 1 && (
+          {entries && entries.length > 1 && (
             <>
               <input
                 type="search"
@@ -88,12 +100,12 @@ export function WorkshopPage() {
             {list.error.message} <Button onClick={() => list.refetch()}>Try again</Button>
           </p>
         )}
-        {list.data?.length === 0 && (
+        {entries?.length === 0 && (
           <p className="border border-rule bg-sheet p-8 text-center">
             Nothing here yet. Make a <strong>new build</strong> from a starting set, or open a build file.
           </p>
         )}
-        {list.data && list.data.length > 0 && shown.length === 0 && (
+        {entries && entries.length > 0 && shown.length === 0 && (
           <p className="border border-rule bg-sheet p-8 text-center">
             No build is called so, nor is of such a kind.{' '}
             <Button look="link" onClick={() => setSought('')}>
@@ -109,6 +121,11 @@ export function WorkshopPage() {
             <BuildCard key={build.id} build={build} now={now} />
           ))}
         </ul>
+        {hasNextPage && !all && (
+          <Button className="mt-4" disabled={isFetching} onClick={() => void fetchNextPage()}>
+            {isFetching ? 'Fetching…' : 'Show more builds'}
+          </Button>
+        )}
         <p className="caption mt-8 max-w-2xl">
           Not engineering approval. Steering, brakes, suspension and anything on a road: have welds made or
           checked by a qualified welder, and follow the local vehicle code.
