@@ -1,4 +1,12 @@
-import { KIND_IDS, LIMITS, LONGEST, PRINTABLE, type Limits } from '@larchwood/format';
+import {
+  KIND_IDS,
+  LIMITS,
+  LONGEST,
+  PRINTABLE,
+  SEGMENT_IDS,
+  type Limits,
+  type Segment,
+} from '@larchwood/format';
 import {
   IsBoolean,
   IsIn,
@@ -110,30 +118,12 @@ export class SaveRiderRequest {
   @IsOptional()
   @Measure(LIMITS.rider.inseam)
   inseam?: number;
-
-  @IsOptional()
-  @Measure(LIMITS.rider.segment)
-  thigh?: number;
-
-  @IsOptional()
-  @Measure(LIMITS.rider.segment)
-  shank?: number;
-
-  @IsOptional()
-  @Measure(LIMITS.rider.segment)
-  ankleHeight?: number;
-
-  @IsOptional()
-  @Measure(LIMITS.rider.segment)
-  trunk?: number;
-
-  @IsOptional()
-  @Measure(LIMITS.rider.segment)
-  upperArm?: number;
-
-  @IsOptional()
-  @Measure(LIMITS.rider.segment)
-  forearm?: number;
+}
+// eslint-disable-next-line @typescript-eslint/no-unsafe-declaration-merging -- the segments' checks are put on below
+export interface SaveRiderRequest extends Partial<Record<Segment, number>> {}
+for (const segment of SEGMENT_IDS) {
+  for (const check of [IsOptional(), Measure(LIMITS.rider.segment)])
+    check(SaveRiderRequest.prototype, segment);
 }
 
 /** A fixture of the workshop's, whole; the core checks it. */

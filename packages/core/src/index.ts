@@ -142,7 +142,6 @@ export { findingText, FINDING_CODES, type FindingText } from './findings/catalog
 export {
   bodyOf,
   inseamOf,
-  SEGMENTS,
   OF_STATURE,
   SET_STATURE,
   THICKNESS,

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { FrameSchema } from './frameSchema.js';
 import { closed, id, literals, name, number } from './parts.js';
+import { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';
 import { FixtureSchema, PaperSchema, SCHOOL_IDS } from './fixtureSchema.js';
 import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
 
@@ -101,6 +102,9 @@ const RuleLimitSchema = closed(
 export type RuleLimit = Static<typeof RuleLimitSchema>;
 /** A measured segment of a rider; what is left out comes from the stature and the inseam. */
 const segment = (about: string) => Type.Optional(number(20, 1000, `Measured: ${about}, mm`));
+const segments = Object.fromEntries(
+  SEGMENT_IDS.map((each) => [each, segment(SEGMENTS[each].span)]),
+) as Record<Segment, ReturnType<typeof segment>>;
 /** A rider, as the brief and the workshop's list hold one. */
 export const RiderSchema = closed(
   {
@@ -108,12 +112,7 @@ export const RiderSchema = closed(
     stature: number(500, 2500, 'Standing height, mm'),
     mass: number(5, 300, 'kg'),
     inseam: Type.Optional(number(150, 1400, 'Floor to crotch, mm, where it was measured')),
-    thigh: segment('hip joint to knee'),
-    shank: segment('knee to ankle'),
-    ankleHeight: segment('ankle above the sole'),
-    trunk: segment('hip joint to shoulder joint'),
-    upperArm: segment('shoulder to elbow'),
-    forearm: segment('elbow to wrist'),
+    ...segments,
   },
   'Someone who sits in it',
 );

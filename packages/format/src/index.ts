@@ -17,3 +17,4 @@ export { LIMITS, LONGEST, type Limits } from './limits.js';
 export { PRINTABLE } from './parts.js';
 export { LARGEST_DOCUMENT, readFormat, readFormatText, type ReadResult } from './read.js';
 export * from './seatSchema.js';
+export { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';

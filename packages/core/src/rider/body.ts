@@ -1,20 +1,7 @@
-/** Lengths of a person's segments, mm. */
-export interface Body {
-  readonly stature: number;
-  /** Hip joint to knee. */
-  readonly thigh: number;
-  /** Knee to ankle. */
-  readonly shank: number;
-  /** Ankle above the sole of the bare foot. */
-  readonly ankleHeight: number;
-  /** Hip joint to shoulder joint. */
-  readonly trunk: number;
-  readonly upperArm: number;
-  readonly forearm: number;
-}
-/** The segments that can be measured, and are given to the stance for each rider. */
-export const SEGMENTS = ['thigh', 'shank', 'ankleHeight', 'trunk', 'upperArm', 'forearm'] as const;
-export type Segment = (typeof SEGMENTS)[number];
+import { SEGMENT_IDS, type Segment } from '@larchwood/format';
+
+/** Lengths of a person's stature and segments, mm. */
+export type Body = Readonly<Record<Segment | 'stature', number>>;
 
 /** Fractions of the stature. Source: Drillis and Contini (1966), as tabled in Winter, Biomechanics and Motor Control of Human Movement. */
 export const OF_STATURE = {
@@ -29,7 +16,10 @@ export const OF_STATURE = {
   shoulderToTop: 0.182,
   /** Shoulder to eye: eye height 0.936, shoulder 0.818. */
   shoulderToEye: 0.118,
-} as const;
+} as const satisfies Readonly<Record<Segment, number>> & Readonly<Record<string, number>>;
+
+/** Segments that a measured inseam stretches in their proportion. */
+const LEG: readonly Segment[] = ['thigh', 'shank', 'ankleHeight'];
 
 /** Floor to crotch as a fraction of the stature. Common practice, from memory. */
 export const INSEAM_OF_STATURE = 0.47;
@@ -66,16 +56,10 @@ export interface Measured extends Partial<Readonly<Record<Segment, number>>> {
  */
 export function bodyOf({ stature, inseam, ...measured }: Measured): Body {
   const leg = inseam === undefined ? 1 : inseam / (INSEAM_OF_STATURE * stature);
-  const usual = (segment: Segment): number => OF_STATURE[segment] * stature;
-  return {
-    stature,
-    thigh: measured.thigh ?? usual('thigh') * leg,
-    shank: measured.shank ?? usual('shank') * leg,
-    ankleHeight: measured.ankleHeight ?? usual('ankleHeight') * leg,
-    trunk: measured.trunk ?? usual('trunk'),
-    upperArm: measured.upperArm ?? usual('upperArm'),
-    forearm: measured.forearm ?? usual('forearm'),
-  };
+  const usual = (segment: Segment): number =>
+    OF_STATURE[segment] * stature * (LEG.includes(segment) ? leg : 1);
+  const lengths = SEGMENT_IDS.map((segment) => [segment, measured[segment] ?? usual(segment)]);
+  return { stature, ...(Object.fromEntries(lengths) as Record<Segment, number>) };
 }
 
 /** The stature that usually has a person's legs, mm: as measured, or their own stature. */

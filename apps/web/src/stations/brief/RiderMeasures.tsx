@@ -1,22 +1,14 @@
 import { RotateCcw } from 'lucide-react';
-import type { SEGMENTS } from '@larchwood/core';
 import { bodyOf, inseamOf, without } from '@larchwood/core';
-import { LIMITS, type Rider } from '@larchwood/format';
+import { LIMITS, SEGMENT_IDS, SEGMENTS, type Rider } from '@larchwood/format';
 import { lengthWithin } from '../../ledger/bounds';
 import { QuantityField } from '../../ledger/QuantityField';
 import { IconButton } from '../../parts/Button';
 import { useBriefList } from './brief';
 
-type Measure = 'inseam' | (typeof SEGMENTS)[number];
-
-const MEASURES: readonly { readonly id: Measure; readonly name: string; readonly how: string }[] = [
-  { id: 'inseam', name: 'Inseam', how: 'floor to crotch, standing, a book pressed up' },
-  { id: 'thigh', name: 'Thigh', how: 'hip joint to knee' },
-  { id: 'shank', name: 'Shank', how: 'knee to ankle' },
-  { id: 'ankleHeight', name: 'Ankle height', how: 'ankle above the sole' },
-  { id: 'trunk', name: 'Trunk', how: 'hip joint to shoulder joint' },
-  { id: 'upperArm', name: 'Upper arm', how: 'shoulder to elbow' },
-  { id: 'forearm', name: 'Forearm', how: 'elbow to wrist' },
+const MEASURES = [
+  { id: 'inseam' as const, name: 'Inseam', span: 'floor to crotch, standing, a book pressed up' },
+  ...SEGMENT_IDS.map((id) => ({ id, ...SEGMENTS[id] })),
 ];
 
 /** A rider's segments: usual ones for the stature, until one is measured. */
@@ -32,13 +24,13 @@ export function RiderMeasures({ index }: { readonly index: number }) {
         Usual proportions of the stature stand here until something is measured; a measured inseam stretches
         the leg.
       </p>
-      {MEASURES.map(({ id, name, how }) => {
+      {MEASURES.map(({ id, name, span }) => {
         const measured = rider[id];
         const limits = id === 'inseam' ? LIMITS.rider.inseam : LIMITS.rider.segment;
         return (
           <div key={id} className="flex min-h-8 items-center gap-2">
             <span className="min-w-0 flex-1 leading-tight">
-              {name} <span className="caption block">{how}</span>
+              {name} <span className="caption block">{span}</span>
             </span>
             <span className={measured === undefined ? 'text-quiet' : ''}>
               <QuantityField

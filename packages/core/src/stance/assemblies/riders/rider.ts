@@ -1,4 +1,6 @@
-import { bodyOf, SEGMENTS, SET_STATURE, type Body, type Segment } from '../../../rider/body.js';
+import { SEGMENT_IDS, SEGMENTS, type Segment } from '@larchwood/format';
+import { bodyOf, SET_STATURE, type Body } from '../../../rider/body.js';
+import { asSentence } from '../../../words.js';
 import { figureDimensions } from './figureDimensions.js';
 import { figureDrawn, figurePictures, figurePoints } from './figurePictures.js';
 import type { Feet, Hands, PostureName, RiderPlace } from '../../../rider/place.js';
@@ -6,21 +8,19 @@ import { assembly, entry, type Assembly } from '../../assembly.js';
 import type { Adjusters, Dimension, Points, State } from '../../dimension.js';
 import { naming, read, type Naming, type Part, type SeatPart } from './part.js';
 
-const SEGMENT_NAMES: Readonly<
-  Record<Segment | 'stature', readonly [name: string, symbol: string, meaning: string]>
-> = {
-  stature: ['Stature', 'st', 'Standing height of the rider.'],
-  thigh: ['Thigh', 'tg', 'Hip joint to knee.'],
-  shank: ['Shank', 'sn', 'Knee to ankle.'],
-  ankleHeight: ['Ankle height', 'ah', 'Ankle above the sole.'],
-  trunk: ['Trunk', 'tr', 'Hip joint to shoulder joint.'],
-  upperArm: ['Upper arm', 'ua', 'Shoulder to elbow.'],
-  forearm: ['Forearm', 'fa', 'Elbow to wrist.'],
+/** How formulas write them. */
+const SYMBOLS: Readonly<Record<Segment, string>> = {
+  ...{ thigh: 'tg', shank: 'sn', ankleHeight: 'ah', trunk: 'tr', upperArm: 'ua', forearm: 'fa' },
+};
+const wordsOf = (segment: Segment | 'stature'): readonly [name: string, symbol: string, meaning: string] => {
+  if (segment === 'stature') return ['Stature', 'st', 'Standing height of the rider.'];
+  const { name, span } = SEGMENTS[segment];
+  return [name, SYMBOLS[segment], `${asSentence(span)}.`];
 };
 /** Ids of the entries that a rider gives to the stance. */
 export const bodyEntries = (slot: string) => {
   const { id } = naming(slot, 0);
-  return [...SEGMENTS, 'stature' as const].map((segment) => [segment, id(segment)] as const);
+  return [...SEGMENT_IDS, 'stature' as const].map((segment) => [segment, id(segment)] as const);
 };
 
 /** The body that a state's entries hold. */
@@ -112,7 +112,7 @@ function remembered<S extends object, T>(work: (state: S) => T): (state: S) => T
 }
 
 function bodyEntry(segment: Segment | 'stature', id: string, { name, symbol }: Naming): Dimension {
-  const [title, letters, meaning] = SEGMENT_NAMES[segment];
+  const [title, letters, meaning] = wordsOf(segment);
   return entry({
     id,
     name: name(title),
