@@ -288,11 +288,8 @@ export const FrameSchema = closed(
       closed(
         {
           pattern: id('Layout id'),
-          options: closed(
+          options: Type.Object(
             {
-              topTubeBelowSeat: Type.Optional(
-                number(0, 1000, 'Top tube’s joint below the seat tube’s top, mm'),
-              ),
               sections: Type.Optional(
                 Type.Record(
                   Type.String({ pattern: '^[A-Za-z0-9._-]{1,60}$' }),
@@ -300,7 +297,11 @@ export const FrameSchema = closed(
                 ),
               ),
             },
-            'What it was told',
+            {
+              // The layout's own: it knows their limits.
+              additionalProperties: number(-20000, 20000, 'An option of the layout by its id, mm or degrees'),
+              description: 'What it was told',
+            },
           ),
           ...graph,
         },

@@ -198,8 +198,8 @@ export interface StartingSet {
   readonly lumps: readonly SetLump[];
   /** Options for the layout that makes the first frame. */
   readonly frame?: {
-    readonly topTubeBelowSeat?: number;
     readonly sections?: Readonly<Record<string, string>>;
+    readonly [option: string]: number | Readonly<Record<string, string>> | undefined;
   };
 }
 

@@ -106,7 +106,7 @@ export function frameFromLayout(
     origin: {
       pattern: layout.id,
       options: {
-        ...(told.topTubeBelowSeat === undefined ? {} : { topTubeBelowSeat: told.topTubeBelowSeat }),
+        ...ownOptions(layout, told),
         ...(told.sections === undefined ? {} : { sections: { ...told.sections } }),
       },
       nodes,
@@ -116,6 +116,15 @@ export function frameFromLayout(
   };
   return success({ ...withoutFrameLumps(document), frame });
 }
+
+/** Of what it was told, what the layout knows. */
+const ownOptions = ({ options = [] }: Layout, told: LayoutOptions): Record<string, number> =>
+  Object.fromEntries(
+    options.flatMap(({ id }) => {
+      const value = told[id];
+      return typeof value === 'number' ? [[id, value]] : [];
+    }),
+  );
 
 function setOptions(document: BuildDocument): StartingSet['frame'] {
   return findKind(document.kind)?.startingSets.find((set) => set.id === document.startingSet)?.frame;

@@ -1,5 +1,6 @@
 import type { Kind } from '../stance/dimension.js';
 import { findKind } from '../stance/kinds/registry.js';
+import { findLayout } from '../frame/layouts/registry.js';
 import { MATERIALS } from '../frame/materials.js';
 import type { BuildDocument, Section } from '@larchwood/format';
 import { asSentence, withArticle } from '../words.js';
@@ -20,6 +21,7 @@ export function referenceFaults(document: BuildDocument): Fault[] {
     ...spanFaults(document),
     ...fixtureFaults(document),
     ...sectionFaults(sections),
+    ...optionFaults(document),
   ];
   const ids = {
     node: new Set(nodes.map((node) => node.id)),
@@ -64,6 +66,17 @@ export function referenceFaults(document: BuildDocument): Fault[] {
     if (plate.group !== undefined) need('group', plate.group, `/frame/plates/${index}/group`);
   });
   return faults;
+}
+
+/** Options of the layout beyond what it can be told. */
+function optionFaults({ frame: { origin } }: BuildDocument): Fault[] {
+  const told: Readonly<Record<string, unknown>> = origin?.options ?? {};
+  return (findLayout(origin?.pattern ?? '')?.options ?? []).flatMap(({ id, limits: [least, most] }) => {
+    const value = told[id];
+    return typeof value === 'number' && (value < least || value > most)
+      ? [{ path: `/frame/origin/options/${id}`, message: `Must lie between ${least} and ${most}.` }]
+      : [];
+  });
 }
 
 function repeated(path: string, items: readonly { readonly id: string }[]): Fault[] {

@@ -1,9 +1,9 @@
 import { downTube, headTube, rearEnd, seatTube, shell, topTube } from './bicycleParts.js';
-import type { Layout } from './layout.js';
+import { told, topTubeBelowSeat, type Layout } from './layout.js';
 import { sketch } from './sketch.js';
 
 /** Top tube's joint below the top of the seat tube, mm [common practice]. */
-const TOP_BELOW = 48;
+const TOP_BELOW = topTubeBelowSeat(48);
 
 /**
  * Diamond bicycle, sizes [common practice, from memory]; chainstays are 19 mm rather than 22.2, to leave a 37 mm tyre its
@@ -18,6 +18,7 @@ export const DIAMOND: Layout = {
   sets: ['road', 'touring', 'trail', 'small-wheel'],
   datum: 'BB',
   schools: ['slide-and-post', 'wall-board', 'stay', 'plan', 'none'],
+  options: [TOP_BELOW],
   make: (stance, options = {}) => {
     const s = sketch(stance, options);
     s.group('front', 'Front triangle');
@@ -29,7 +30,7 @@ export const DIAMOND: Layout = {
     downTube(s, stance, { section: 'butted-31.8x0.8-0.5-720', group });
     topTube(s, stance, {
       section: 'butted-28.6x0.8-0.5-600',
-      below: options.topTubeBelowSeat ?? TOP_BELOW,
+      below: told(options, TOP_BELOW),
       group,
     });
     rearEnd(s, stance, {

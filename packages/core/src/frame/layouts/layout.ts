@@ -1,4 +1,4 @@
-import type { End, FrameData, Host, SchoolId } from '@larchwood/format';
+import type { End, FrameData, Host, Limits, SchoolId } from '@larchwood/format';
 import type { Stance } from '../../stance/stance.js';
 
 export type { FrameData } from '@larchwood/format';
@@ -18,14 +18,37 @@ export interface Layout {
   readonly datum: string;
   /** Schools of fixture that suit it, by id, the usual one first. */
   readonly schools: readonly SchoolId[];
+  /** What it can be told besides sections. */
+  readonly options?: readonly LayoutOption[];
   readonly make: (stance: Stance, options?: LayoutOptions) => FrameData;
 }
+
+/** A number that a layout can be told; mm or degrees, as its name says. */
+export interface LayoutOption {
+  readonly id: string;
+  readonly name: string;
+  readonly limits: Limits;
+  /** What it is where nothing is told. */
+  readonly start: number;
+}
 export interface LayoutOptions {
-  /** Top tube's joint below the top of the seat tube, mm: large for a low step. */
-  readonly topTubeBelowSeat?: number;
   /** Section id by member id, from the shipped library, where it differs from the layout’s own choice. */
   readonly sections?: Readonly<Record<string, string>>;
+  /** The layout's own options by id. */
+  readonly [option: string]: number | Readonly<Record<string, string>> | undefined;
 }
+
+/** An option as it was told, or as it starts. */
+export function told(options: LayoutOptions, { id, start }: LayoutOption): number {
+  const value = options[id];
+  return typeof value === 'number' ? value : start;
+}
+
+/** Where the top tube joins the seat tube: large for a low step. */
+export const topTubeBelowSeat = (start: number): LayoutOption => ({
+  ...{ id: 'topTubeBelowSeat', name: 'Top tube’s joint below the seat tube’s top, mm', start },
+  limits: [0, 1000],
+});
 
 /** A host by its member; of another side where it says so: `rail`, `rail:left`. */
 const host = (reference: string): Host => {

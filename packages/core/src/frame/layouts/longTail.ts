@@ -1,12 +1,12 @@
 import { downTube, headTube, seatTube, shell, topTube } from './bicycleParts.js';
-import { capped, coped, copedBeside, slotted, type Layout } from './layout.js';
+import { capped, coped, copedBeside, slotted, told, topTubeBelowSeat, type Layout } from './layout.js';
 import { sketch } from './sketch.js';
 
 /** Deck over the rear tyre, behind the axle, and off the middle; mm [common practice]. */
 const DECK = { over: 55, behind: 200, half: 62 };
 const PLATE = 6;
 /** Top tube's joint below the top of the seat tube, mm [common practice]. */
-const TOP_BELOW = 110;
+const TOP_BELOW = topTubeBelowSeat(110);
 
 /**
  * Long-tail cargo bicycle: a diamond front with stouter tubes, long stays, deck rails from the seat tube to behind the
@@ -21,6 +21,7 @@ export const LONG_TAIL: Layout = {
   wants: 'a rear wheel far behind the seat tube: chainstays of some 700 mm',
   datum: 'BB',
   schools: ['plan', 'table', 'none'],
+  options: [TOP_BELOW],
   make: (stance, options = {}) => {
     const s = sketch(stance, options);
     s.group('front', 'Front triangle');
@@ -31,7 +32,7 @@ export const LONG_TAIL: Layout = {
     downTube(s, stance, { section: 'round-34.9x1.2', group: 'front' });
     topTube(s, stance, {
       section: 'round-28.6x1.2',
-      below: options.topTubeBelowSeat ?? TOP_BELOW,
+      below: told(options, TOP_BELOW),
       group: 'front',
     });
     const group = 'tail';

@@ -1,10 +1,10 @@
 import { downTube, headTube, rearEnd, seatTube, shell } from './bicycleParts.js';
-import { coped, type Layout } from './layout.js';
+import { coped, told, topTubeBelowSeat, type Layout } from './layout.js';
 import { gusset } from './shapes.js';
 import { sketch } from './sketch.js';
 
 /** How far below the top of the seat tube the strut meets it, mm [common practice]. */
-const STRUT_BELOW = 150;
+const STRUT_BELOW = topTubeBelowSeat(150);
 
 /**
  * Open bicycle: one stout main tube in place of top and down tube, a strut from it to the seat tube, and a gusset in
@@ -17,6 +17,7 @@ export const OPEN: Layout = {
   kinds: ['bicycle'],
   datum: 'BB',
   schools: ['slide-and-post', 'wall-board', 'plan', 'none'],
+  options: [STRUT_BELOW],
   make: (stance, options = {}) => {
     const s = sketch(stance, options);
     s.group('front', 'Main frame');
@@ -37,7 +38,7 @@ export const OPEN: Layout = {
       'Strut at the seat tube',
       'seatTube',
       'end',
-      options.topTubeBelowSeat ?? STRUT_BELOW,
+      told(options, STRUT_BELOW),
     );
     const low = s.shareOf('strutAtMain', 'Strut at the main tube', 'mainTube', 0.5);
     s.tube('strut', 'Strut', [low, high], 'round-25.4x1.2', {
