@@ -22,6 +22,10 @@ for (const [theme, rules] of THEMES) {
       const scan = scanner(page, rules);
       await page.goto('/');
       await scan('workshop');
+      await page.getByRole('link', { name: 'Keeping and sharing' }).click();
+      await expect(page.getByRole('button', { name: 'Back up now' })).toBeVisible();
+      await scan('keeping');
+      await page.goto('/');
       await page.getByRole('button', { name: 'New build' }).click();
       await page.getByRole('button', { name: 'Make the build' }).click();
       await scan('new build');

@@ -76,7 +76,9 @@ test('files that are no builds are refused with the path of each fault', async (
 });
 
 test('saved in two windows: both sides are shown, and neither is lost', async ({ page, context }) => {
-  await newBuild(page, 'Two windows');
+  // The first hears nothing of the other until it saves.
+  await page.route('**/api/builds/*/events', (route) => route.abort());
+  await newBuild(page, 'Saved in two');
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(other.getByRole('textbox', { name: 'Name of the build' })).toBeVisible();
@@ -91,7 +93,7 @@ test('saved in two windows: both sides are shown, and neither is lost', async ({
   await dialog.getByRole('button', { name: /Take theirs/ }).click();
   await expect(ledger(page, 'Reach, mm')).toHaveValue('400');
   await page.goto('/');
-  await expect(page.getByRole('link', { name: 'Two windows (my changes)', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Saved in two (my changes)', exact: true })).toBeVisible();
 });
 
 test('no answer from the server: the edit is kept, said, and saved once it answers', async ({ page }) => {

@@ -68,6 +68,8 @@ test('a save that arrives but whose answer is lost is this window’s own', asyn
 test('deleted in another window while it is edited: brought back with the edit, or kept as a new build', async ({
   page,
 }) => {
+  // It is not heard of here before the save.
+  await page.route('**/api/builds/*/events', (route) => route.abort());
   await newBuild(page, 'Deleted elsewhere');
   const id = idOf(page);
   await page.request.delete(`/api/builds/${id}`);
