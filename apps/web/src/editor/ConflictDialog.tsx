@@ -25,11 +25,11 @@ export function ConflictDialog({ mine, theirs, onMine, onTheirs }: Props) {
       title="This build was saved somewhere else too"
       about={`While you worked here, revision ${theirs.revision} was saved from another window or by somebody else. Nothing was overwritten.`}
     >
-      {differences.length > 0 ? (
+      {differences.length + others.length > 0 && (
         <table className="mb-4 w-full">
           <thead>
             <tr className="caption border-b border-ink text-left">
-              <th className="py-1 font-normal">Dimension</th>
+              <th className="py-1 font-normal">What differs</th>
               <th className="text-right font-normal">Here</th>
               <th className="text-right font-normal">There</th>
             </tr>
@@ -54,21 +54,15 @@ export function ConflictDialog({ mine, theirs, onMine, onTheirs }: Props) {
                 </td>
               </tr>
             ))}
+            {others.map(({ part, here, there }) => (
+              <tr key={part} className="align-top">
+                <td className="py-1 first-letter:uppercase">{PART_NAMES[part]}</td>
+                <td className="max-w-40 pl-4 text-right break-words">{here}</td>
+                <td className="max-w-40 pl-4 text-right break-words">{there}</td>
+              </tr>
+            ))}
           </tbody>
         </table>
-      ) : (
-        <p className="mb-4">The held dimensions are the same.</p>
-      )}
-      {others.length > 0 && (
-        <dl className="mb-4 grid grid-cols-[auto_1fr_1fr] gap-x-4 border-y border-rule py-1">
-          {others.map(({ part, here, there }) => (
-            <div key={part} className="contents">
-              <dt className="font-semibold first-letter:uppercase">{PART_NAMES[part]}</dt>
-              <dd className="min-w-0 break-words">{here}</dd>
-              <dd className="min-w-0 break-words">{there}</dd>
-            </div>
-          ))}
-        </dl>
       )}
       {failed !== undefined && <p className="mb-3 text-brick">{failed}</p>}
       <div className="flex flex-wrap gap-3">

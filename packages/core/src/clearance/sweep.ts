@@ -53,7 +53,11 @@ export const STEPS = { crank: 72, steer: 21, travel: 5 } as const;
 /** Gaps wider than this are not told, mm. */
 const FAR = 250;
 
-/** Sweeps pedals, steering and travel, and finds the least gap of every pair of parts that could meet. */
+/**
+ * Sweeps pedals, steering and travel, and finds the least gap of every pair of parts that could meet.
+ * @param document gaps wanted in mm, lock in degrees, parts that were added
+ * @param plan the stance and frame as they stand
+ */
 export function clearancesOf(document: Pick<BuildDocument, 'seat' | 'mass'>, plan: Standing): Clearances {
   const kind = findKind(plan.stance.kind);
   if (!kind) return { gaps: [], lostGrips: [], poses: 0 };

@@ -50,7 +50,11 @@ export interface Frame {
   readonly findings: readonly Finding[];
 }
 
-/** Places every node on the stance and every member between its nodes. Members that cannot be placed become findings. */
+/**
+ * Places every node on the stance and every member between its nodes. Members that cannot be placed become findings.
+ * @param document the graph of nodes, members and plates; mm and degrees
+ * @param stance solved: its points in mm, x forward, y left, z up
+ */
 export function frameOf(document: Pick<BuildDocument, 'frame'>, stance: Stance): Frame {
   const { members, plates, sections, groups } = document.frame;
   const placed = placeNodes(document.frame, stance);

@@ -51,13 +51,22 @@ export const GAUGES: Readonly<Record<GaugeTable, Readonly<Record<number, number>
 export const gaugeWall = (gauge: number, table: GaugeTable): number | undefined =>
   GAUGES[table][gauge] === undefined ? undefined : GAUGES[table][gauge] * INCH;
 
-/** The gauge number of a wall in mm, where it is one of the table's to a thousandth of an inch. */
+/**
+ * The gauge number of a wall in mm, where it is one of the table's to a thousandth of an inch.
+ * @param wall mm
+ * @param table which of the gauge tables
+ */
 export function gaugeOf(wall: number, table: GaugeTable): number | undefined {
   const found = Object.entries(GAUGES[table]).find(([, inches]) => Math.abs(inches * INCH - wall) < 0.012);
   return found && Number(found[0]);
 }
 
-/** Reads `16 ga` as a wall in mm by a table, or says which gauges that has; undefined where the text is no gauge. */
+/**
+ * Reads `16 ga` as a wall in mm by a table, or says which gauges that has; undefined where the text is no gauge.
+ * @param text as it was typed
+ * @param table which of the gauge tables
+ * @returns mm
+ */
 export function parseGauge(text: string, table: GaugeTable): Result<number> | undefined {
   const match = /^\s*(\d{1,3})\s*(?:ga|gauge)\.?\s*$/i.exec(text);
   if (!match) return undefined;

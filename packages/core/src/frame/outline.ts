@@ -33,6 +33,9 @@ const known = new WeakMap<Section, Map<string, Outline>>();
 /**
  * The outline of a section where it has the given size, with `u` up (`lying` false) or across. The wall is taken as
  * even all round.
+ * @param size outer size, mm
+ * @param wall mm
+ * @param lying the wider side lies across `u`
  */
 export function outlineOf(section: Section, size: Size, wall: number, lying: boolean): Outline {
   const key = `${size.width} ${size.height} ${wall} ${lying}`;

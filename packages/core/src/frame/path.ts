@@ -53,6 +53,8 @@ const DOUBLED = 179.9;
 /**
  * The centre line through corners with a radius at each inner one: straights between tangent points and arcs round them.
  * A bend that has no room gets the largest radius that fits, and is named. Source: tangent length = radius x tan(turn / 2).
+ * @param corners at least two, mm
+ * @param radii of the centre line, one for each inner corner, mm
  * @throws RangeError when two corners in a row are one point.
  */
 export function pathOf(corners: readonly Vector[], radii: readonly number[]): Path {
@@ -113,7 +115,10 @@ export interface OnPath {
   readonly direction: Vector;
 }
 
-/** Point and direction on a centre line at a way from its start; beyond its ends, on the straight carried on. */
+/**
+ * Point and direction on a centre line at a way from its start; beyond its ends, on the straight carried on.
+ * @param station way from the path's start, mm
+ */
 export function pointOn(path: Path, station: number): OnPath {
   const arc = path.arcs.find((each) => station > each.station && station < each.station + each.length);
   if (arc) {
@@ -127,7 +132,11 @@ export function pointOn(path: Path, station: number): OnPath {
   return { at: along(leg.from, leg.direction, station - leg.station), direction: leg.direction };
 }
 
-/** Way along the centre line to the point of it that is nearest to `point`, within its ends; and how far off that is. */
+/**
+ * Way along the centre line to the point of it that is nearest to `point`, within its ends; and how far off that is.
+ * @param point mm
+ * @returns way from the start and distance, mm
+ */
 export function nearestOn(path: Path, point: Vector): { readonly station: number; readonly away: number } {
   let best = { station: 0, away: Infinity };
   const take = (station: number, at: Vector) => {
@@ -151,7 +160,11 @@ export function nearestOn(path: Path, point: Vector): { readonly station: number
   return best;
 }
 
-/** A direction square to the path's start, carried along it without twist to a way from the start. */
+/**
+ * A direction square to the path's start, carried along it without twist to a way from the start.
+ * @param direction a unit vector square to the path's start
+ * @param station way from the start, mm
+ */
 export function carried(path: Path, direction: Vector, station: number): Vector {
   let result = direction;
   for (const arc of path.arcs) {

@@ -6,7 +6,11 @@ export interface Size {
   readonly height: number;
 }
 
-/** Outer size of a section at a distance from the member's start, given the member's length; mm. */
+/**
+ * Outer size of a section at a distance from the member's start, given the member's length; mm.
+ * @param memberLength along its centre line, mm
+ * @param fromStart mm; a tapered end narrows as the section says
+ */
 export function sizeAt(section: Section, memberLength: number, fromStart: number): Size {
   if (section.shape !== 'round') return section;
   if (section.ovalEnd) {
@@ -48,7 +52,10 @@ export interface SectionProperties {
   readonly sideways: number;
 }
 
-/** Properties of a section in its plain middle part. */
+/**
+ * Properties of a section in its plain middle part.
+ * @returns area of metal, mm², and second moments of area, mm⁴
+ */
 export function propertiesOf(section: Section): SectionProperties {
   if (section.shape === 'round') {
     const { area, secondMoment } = roundTube(section.diameter, section.wall);

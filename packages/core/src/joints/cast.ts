@@ -10,6 +10,8 @@ import type { Cone, Cylinder, OvalCylinder, Prism, Surface } from './surfaces.js
 /**
  * Casts wall lines at one surface. A cope casts hundreds of them, so everything that does not depend on the line is worked
  * out once, in the wall's own frame, and all lines are cast in one loop: a dozen multiplications and a root each.
+ * @param surface what is met: mm
+ * @param wall the lines that are cast: a tube's outside or inside, mm
  */
 export function caster(surface: Surface, wall: Wall): Cast {
   switch (surface.shape) {

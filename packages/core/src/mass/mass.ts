@@ -33,7 +33,13 @@ export const SET_MASS = 75;
 /** Cranks level, steering straight: how riders are weighed. */
 const AT_REST = { crank: 0, steer: 0 } as const;
 
-/** Every mass of a build and where it is; total, centre of gravity and wheel loads, with and without riders. */
+/**
+ * Every mass of a build and where it is; total, centre of gravity and wheel loads, with and without riders.
+ * @param document lumps and riders, kg and mm
+ * @param stance solved, mm
+ * @param frame the weight of every piece, kg
+ * @returns kg, mm, and the share on each wheel
+ */
 export function massOf(
   document: Pick<BuildDocument, 'mass' | 'brief' | 'seat'>,
   stance: Stance,

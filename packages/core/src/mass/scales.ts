@@ -34,6 +34,9 @@ const HIGHEST = 2500;
  * Mass and centre of gravity from what the scales below the wheels showed: across and along from the split, the height
  * from a second weighing with one end raised. Wheels free to roll, springs locked, tyres rigid.
  * Source: statics of a rigid body turned about the rear axle, exact for wheels of two sizes.
+ * @param scales readings in kg, lifts in mm
+ * @param stance solved, mm
+ * @returns mass in kg and centre of gravity in mm, or why the readings give none
  */
 export function weighed(scales: Scales, stance: Stance): ScalesResult {
   const contacts = contactsOf(stance.standing);

@@ -120,7 +120,11 @@ export function legSpans(place: RiderPlace): { readonly most: number; readonly l
   return { most: Math.hypot(span + crank, across), least: Math.hypot(span - crank, across) };
 }
 
-/** Crank angle at which the leg is at its longest; half a turn on it is at its shortest. */
+/**
+ * Crank angle at which the leg is at its longest; half a turn on it is at its shortest.
+ * @param place a rider on pedals
+ * @returns the crank's angle, degrees
+ */
 export function farthestCrank(place: RiderPlace): number {
   if (place.feet.on !== 'cranks') return STILL.crank;
   const ankles = add(place.feet.bracket, treadToAnkle(place));

@@ -31,6 +31,8 @@ const SAME = 0.5;
 /**
  * Who fits: for statures over the span that the build wants, how far what is slid for the legs and for the arms must go
  * so that knee and elbow stand as they do for the rider in the first place now.
+ * @param document stance, seat and brief; statures in mm
+ * @returns one entry a stature; slides in mm
  */
 export function fitRange(document: StanceParts): readonly Fitted[] {
   const kind = findKind(document.kind);

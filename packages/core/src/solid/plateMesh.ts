@@ -14,6 +14,8 @@ const ON_FOLD = 1e-6;
 /**
  * A plate as a solid with its holes, folded along its fold lines: two flat parts that meet in a mitre, by their middle
  * planes; the radius of a fold is not drawn.
+ * @param placed a plate in its plane, mm
+ * @returns a closed mesh, mm
  */
 export function plateMesh(placed: PlacedPlate): Mesh {
   const builder = new Builder();

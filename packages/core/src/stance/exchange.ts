@@ -16,6 +16,9 @@ const FEEBLE = 0.01;
  * Held dimensions of which one may be let go when `pin` is pinned, best first: those that keep the vehicle fixed. The
  * pin's gradient is written in the gradients of the held dimensions; a held one that does not appear in it cannot be let go.
  * What the dimension's own definition names comes first, then what stands in its group of the ledger, then the rest.
+ * @param state solved, mm and degrees
+ * @param held the held dimensions by id, mm and degrees
+ * @param pin id of the dimension that is to be held
  */
 export function releases(kind: Kind, state: State, held: Held, pin: string): Release[] {
   const dimension = kind.dimensions.find(({ id }) => id === pin);
@@ -36,7 +39,13 @@ export function releases(kind: Kind, state: State, held: Held, pin: string): Rel
     .map(([id, weight]) => ({ id, perUnit: 1 / weight }));
 }
 
-/** By how much a dimension grows for each held one that grows by 1 while the other held ones stay. */
+/**
+ * By how much a dimension grows for each held one that grows by 1 while the other held ones stay.
+ * @param state solved, mm and degrees
+ * @param held the held dimensions by id
+ * @param id a dimension that follows
+ * @returns mm or degrees for each mm or degree
+ */
 export function weightsOf(kind: Kind, state: State, held: Held, id: string): ReadonlyMap<string, number> {
   const { free, wanted } = unknownsOf(kind, held);
   const fixed = kind.state.filter((entry) => entry in held);

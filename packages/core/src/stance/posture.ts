@@ -10,7 +10,11 @@ export interface Posture {
   readonly wheels: readonly StandingWheel[];
 }
 
-/** Moves the wheels by their compression and stands the frame on them again. */
+/**
+ * Moves the wheels by their compression and stands the frame on them again.
+ * @param state solved at the design position, mm and degrees
+ * @param compression of each end from there, mm; negative where it stretches
+ */
 export function postureOf(kind: Kind, state: State, compression: Compression): Posture {
   const { front, rear } = kind.axles(state, compression);
   const ride = kind.axles(state, { front: 0, rear: 0 });

@@ -105,6 +105,8 @@ export function unknownsOf(kind: Kind, held: Held): Unknowns {
 /**
  * Other states that meet the same held dimensions, each within every limit. Looked for from far values of the free
  * entries that bend the held dimensions most, so that one may be missed; one that is given is real.
+ * @param held the held dimensions by id, mm and degrees
+ * @param state the one that is known
  */
 export function otherSolutions(kind: Kind, held: Held, state: State): State[] {
   const { free, wanted } = unknownsOf(kind, held);

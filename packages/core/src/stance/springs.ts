@@ -11,7 +11,10 @@ export const fullTravel = (s: Springs): Compression => ({
   rear: s.rearTravel - s.rearSag,
 });
 
-/** Where ride height lies between unladen, 0, and pressed home, 1: by the end that travels further. */
+/**
+ * Where ride height lies between unladen, 0, and pressed home, 1: by the end that travels further.
+ * @param state travel and sag of each end, mm
+ */
 export function restTravel(state: Partial<Springs>): number {
   const { frontTravel = 0, frontSag = 0, rearTravel = 0, rearSag = 0 } = state;
   const [travel, sag] = frontTravel >= rearTravel ? [frontTravel, frontSag] : [rearTravel, rearSag];

@@ -42,7 +42,11 @@ export type StanceParts = Pick<
   'kind' | 'startingSet' | 'wheels' | 'stance' | 'brief' | 'seat'
 >;
 
-/** Solves the stance a document describes. Wheels give radii and widths; everything else is held in the document. */
+/**
+ * Solves the stance a document describes. Wheels give radii and widths; everything else is held in the document.
+ * @param document kind, wheels and held dimensions, mm and degrees
+ * @returns the stance, or each reason why there is none with the dimension it is about
+ */
 export function stanceOf(document: StanceParts): StanceResult {
   const kind = findKind(document.kind);
   if (!kind)

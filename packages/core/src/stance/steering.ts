@@ -57,7 +57,13 @@ export function steered(wheel: SteeredWheel, steer: number): Steered {
   };
 }
 
-/** The wheel through a sweep of its steering axis, both ends included. */
+/**
+ * The wheel through a sweep of its steering axis, both ends included.
+ * @param wheel its axle and steering axis, mm
+ * @param from degrees, left positive
+ * @param to degrees
+ * @param step degrees, above 0
+ */
 export function steeringSweep(wheel: SteeredWheel, from: number, to: number, step: number): Steered[] {
   const count = Math.round((to - from) / step);
   return Array.from({ length: count + 1 }, (_, index) => steered(wheel, from + index * step));

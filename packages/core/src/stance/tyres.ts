@@ -57,6 +57,7 @@ const OFF_ROAD: Marking = {
  * Reads a tyre's marking. Bicycle, ISO 5775 / ETRTO: `37-622`, width and bead seat in mm, the section height taken as the
  * width. Motor: `110/70-17`, width in mm, aspect in %, rim in inches. Kart and off-road: `22x7-10`, outer diameter, width
  * and rim in inches.
+ * @returns radius and width in mm, or what is wrong with the text
  */
 export function parseTyreMarking(text: string): Result<Tyre> {
   const trimmed = text.trim();

@@ -10,7 +10,11 @@ export interface RollingWheel {
   readonly from: string;
 }
 
-/** Rolling radius of a wheel from its marking or its measurement, less the sag of the loaded tyre. */
+/**
+ * Rolling radius of a wheel from its marking or its measurement, less the sag of the loaded tyre.
+ * @param wheel by marking, diameter or roll-out; mm
+ * @returns radius and width in mm, or what is wrong with it
+ */
 export function rollingWheel(wheel: Wheel): Result<RollingWheel> {
   const unloaded = unloadedWheel(wheel);
   if (!unloaded.ok) return unloaded;

@@ -23,7 +23,11 @@ export interface CreateOptions {
   readonly brief?: BuildDocument['brief'];
 }
 
-/** A new build: the set's wheels and held dimensions, and the frame that its layout makes of them. */
+/**
+ * A new build: the set's wheels and held dimensions, and the frame that its layout makes of them.
+ * @param options kind, set, name and units; held dimensions in mm and degrees, where they differ from the set's
+ * @returns the document, or why no vehicle comes of it
+ */
 export function createBuild(options: CreateOptions): Result<BuildDocument> {
   const kind = findKind(options.kind);
   if (!kind) return failure(`“${options.kind}” is not a kind of vehicle that Larchwood knows.`);
@@ -73,6 +77,9 @@ const withoutFrameLumps = (document: BuildDocument): BuildDocument => ({
 /**
  * The document with a first frame made from its stance, in place of the frame it has: by the layout named, or else by the
  * one it came from, or the usual one of its starting set.
+ * @param document with its stance
+ * @param layoutId one of `LAYOUTS`; left out, the frame's own or the usual one
+ * @param options sections by member id, and the layout's own numbers; left out, as it was told before
  */
 export function frameFromLayout(
   document: BuildDocument,

@@ -5,7 +5,10 @@ import type { Vector } from '../vector/vector.js';
 
 type Spot = readonly [x: number, y: number];
 
-/** The wheels' contacts as a polygon on the ground, anticlockwise from above; a line for two wheels. */
+/**
+ * The wheels' contacts as a polygon on the ground, anticlockwise from above; a line for two wheels.
+ * @param contacts of the wheels with the ground, mm
+ */
 export function supportOf(contacts: readonly Contact[]): Spot[] {
   const spots = contacts.map(({ at }): [number, number] => [at[0], at[1]]);
   if (spots.length < 3) return spots;
@@ -43,7 +46,13 @@ export function roomTo(direction: number, foot: Spot, support: readonly Spot[]):
   return room;
 }
 
-/** Sideways, fore-and-aft or any acceleration at which a rigid vehicle begins to tip, g. */
+/**
+ * Sideways, fore-and-aft or any acceleration at which a rigid vehicle begins to tip, g.
+ * @param direction towards which it tips; degrees, 0 forward, 90 to the left
+ * @param cg centre of gravity, mm
+ * @param support the polygon of `supportOf`
+ * @returns undefined where it stands on too little to tip over in that direction. Source: statics, moments about each edge
+ */
 export function tipLimit(direction: number, cg: Vector, support: readonly Spot[]): number | undefined {
   const room = roomTo(direction, [cg[0], cg[1]], support);
   return room === undefined ? undefined : room / cg[2];

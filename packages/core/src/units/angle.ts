@@ -5,7 +5,10 @@ import { normaliseTyped, parseDecimal } from './number.js';
 const DEGREES = /^(-?)([\d.,]+)\s*(?:°|deg|degrees)?$/;
 const SEXAGESIMAL = /^(-?)(\d+)\s*(?:°|deg|\s)\s*(\d+(?:\.\d+)?)\s*'?$/;
 
-/** Reads a typed angle in degrees: `72.5`, `72,5°`, `72 deg`, `72° 30'`. */
+/**
+ * Reads a typed angle in degrees: `72.5`, `72,5°`, `72 deg`, `72° 30'`.
+ * @returns degrees, or what is wrong with the text
+ */
 export function parseAngle(text: string): Result<number> {
   const typed = normaliseTyped(text);
   if (typed === '') return failure('Nothing typed. Type an angle in degrees, such as 72.5.');

@@ -109,13 +109,18 @@ export function formatLength(millimetres: number, display: LengthDisplay, digits
   return bare ? figure : `${figure} ${unit}`;
 }
 
-/** For words that are written before the build's units are known: `150 mm (5.91 in)`. */
+/**
+ * For words that are written before the build's units are known: `150 mm (5.91 in)`.
+ * @param millimetres mm
+ */
 export function lengthBothWays(millimetres: number): string {
   return `${plainFigure(millimetres, 1)} mm (${plainFigure(millimetres / INCH, 2)} in)`;
 }
 
 /**
  * Text for an edit field: reads back to the stored value within 1e-6 mm. A fraction is used only when it is exact.
+ * @param millimetres mm
+ * @param display the build's units
  */
 export function editableLength(millimetres: number, display: LengthDisplay): string {
   if (display.length === 'mm') return trimZeros(millimetres.toFixed(6));

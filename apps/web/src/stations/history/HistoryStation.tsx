@@ -49,7 +49,7 @@ export function HistoryStation() {
           <table className="w-full max-w-4xl border-y-2 border-ink">
             <thead>
               <tr className="caption border-b border-rule text-left">
-                <th className="py-1 font-normal">Revision</th>
+                <th className="py-1 pr-4 font-normal">Revision</th>
                 <th className="font-normal">Saved</th>
                 <th className="font-normal">What it was</th>
                 <th className="font-normal">
