@@ -101,8 +101,11 @@ const Measure = ([low, high]: Limits, unit = 'mm'): PropertyDecorator => {
   return (target, key) => parts.forEach((part) => part(target, key));
 };
 
+/** Lengths of a rider's segments, mm; the checks of each are put on below. */
+const SegmentLengths = class {} as new () => Partial<Record<Segment, number>>;
+
 /** A rider of the workshop's list. Lengths in mm, mass in kg; what is not measured is left out. */
-export class SaveRiderRequest {
+export class SaveRiderRequest extends SegmentLengths {
   @IsString()
   @Length(1, LONGEST.name, { message: RIDER_NAME })
   @Matches(BLANK, { message: RIDER_NAME })
@@ -119,8 +122,6 @@ export class SaveRiderRequest {
   @Measure(LIMITS.rider.inseam)
   inseam?: number;
 }
-// eslint-disable-next-line @typescript-eslint/no-unsafe-declaration-merging -- the segments' checks are put on below
-export interface SaveRiderRequest extends Partial<Record<Segment, number>> {}
 for (const segment of SEGMENT_IDS) {
   for (const check of [IsOptional(), Measure(LIMITS.rider.segment)])
     check(SaveRiderRequest.prototype, segment);
