@@ -341,7 +341,7 @@ test('paper of very many sheets is asked about before it is made, and can be cal
   await page.goto(`/builds/${id}/fixture?show=paper`);
   await page.getByRole('button', { name: 'Download PDF' }).click();
   const asked = page.getByText(/that is [\d,]{3,} sheets of paper/);
-  await expect(asked).toBeVisible();
+  await expect(asked).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(asked).toBeHidden();
   await page.getByRole('button', { name: 'Download PDF' }).click();
