@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import type { BuildDocument } from './buildSchema.js';
 
 /** Parts of a document that two people may change at once without being in each other's way. */
@@ -31,12 +32,12 @@ export function changesBetween(before: BuildDocument, after: BuildDocument): Cha
   const parts = new Map<Part, unknown>();
   for (const part of PARTS) {
     const value = partOf(after, part);
-    if (!same(partOf(before, part), value)) parts.set(part, value);
+    if (!equal(partOf(before, part), value)) parts.set(part, value);
   }
   const [was, is] = [readingsOf(before), readingsOf(after)];
   const readings = new Map<string, Reading | undefined>();
   for (const key of new Set([...was.keys(), ...is.keys()])) {
-    if (!same(was.get(key), is.get(key))) readings.set(key, is.get(key));
+    if (!equal(was.get(key), is.get(key))) readings.set(key, is.get(key));
   }
   return { parts, readings };
 }
@@ -59,10 +60,10 @@ export function withChanges(document: BuildDocument, { parts, readings }: Change
 /** What both changed, and differently: parts by name, readings together as 'readings'. */
 export function clashes(mine: Changes, theirs: Changes): (Part | 'readings')[] {
   const parts = [...mine.parts].filter(
-    ([part, value]) => theirs.parts.has(part) && !same(value, theirs.parts.get(part)),
+    ([part, value]) => theirs.parts.has(part) && !equal(value, theirs.parts.get(part)),
   );
   const readings = [...mine.readings].some(
-    ([key, value]) => theirs.readings.has(key) && !same(value, theirs.readings.get(key)),
+    ([key, value]) => theirs.readings.has(key) && !equal(value, theirs.readings.get(key)),
   );
   return [...parts.map(([part]) => part), ...(readings ? (['readings'] as const) : [])];
 }
@@ -76,16 +77,3 @@ const partOf = (document: BuildDocument, part: Part): unknown =>
   part === 'profiles' ? document.fixture.profiles : document[part];
 const readingsOf = ({ fixture }: BuildDocument): Map<string, Reading> =>
   new Map(fixture.readings.map((reading) => [`${reading.school} ${reading.setting}`, reading]));
-
-/** Equal as JSON; the order of an object's keys does not count. */
-function same(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  if (Array.isArray(a) !== Array.isArray(b)) return false;
-  const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
-  const keys = Object.keys(left);
-  return (
-    keys.length === Object.keys(right).length &&
-    keys.every((key) => key in right && same(left[key], right[key]))
-  );
-}
