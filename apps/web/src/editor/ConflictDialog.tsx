@@ -57,8 +57,8 @@ export function ConflictDialog({ mine, theirs, onMine, onTheirs }: Props) {
             {others.map(({ part, here, there }) => (
               <tr key={part} className="align-top">
                 <td className="py-1 first-letter:uppercase">{PART_NAMES[part]}</td>
-                <td className="max-w-40 pl-4 text-right break-words">{here}</td>
-                <td className="max-w-40 pl-4 text-right break-words">{there}</td>
+                <td className="max-w-40 py-1 pl-6 break-words">{here}</td>
+                <td className="max-w-40 py-1 pl-6 break-words">{there}</td>
               </tr>
             ))}
           </tbody>

@@ -33,7 +33,7 @@ export function useFiles(): {
   readonly make: (output: Output, source: Source, options?: OutputOptions, sheets?: number) => Promise<void>;
 } {
   const [busy, setBusy] = useState<string>();
-  const { build, save } = useEditor('build', 'save');
+  const { build } = useEditor('build');
   const queries = useQueryClient();
   const make = async (output: Output, source: Source, options: OutputOptions = {}, sheets = 1) => {
     const { document, revision } = source;
@@ -49,14 +49,14 @@ export function useFiles(): {
       LONG,
     );
     try {
+      // First, so that no save to come folds away the revision that the paper names. Without an answer it is made all the same.
+      await builds
+        .mark(build.id, build.revision, { usedFor: `made: ${output.title}` })
+        .catch(() => undefined);
+      void queries.invalidateQueries({ queryKey: ['revisions', build.id] });
       const made = await making.file;
       if (made === undefined) return;
       download(made as BlobPart, output.mediaType, fileNameOf(output, source, options));
-      // What was made of a revision keeps it for good.
-      if (save.is === 'saved') {
-        await builds.mark(build.id, build.revision, { usedFor: output.title }).catch(() => undefined);
-        void queries.invalidateQueries({ queryKey: ['revisions', build.id] });
-      }
     } catch (error) {
       toast(`The file could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
     } finally {
