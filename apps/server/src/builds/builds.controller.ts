@@ -25,14 +25,12 @@ import {
   type Role,
 } from '@larchwood/contract';
 import type { Response } from 'express';
-import { filter, interval, map, merge, takeUntil, type Observable } from 'rxjs';
+import { map, type Observable } from 'rxjs';
 import { ForBench, RoleOf } from '../door/roles.js';
 import { AsItIs, Id, WholeNumber } from '../params.js';
 import { BuildsService } from './builds.service.js';
 import { Changes } from './changes.js';
 
-/** An open line is heard of so often, so that a dead one is noticed; ms. */
-const PING = 20_000;
 const FROM = new WholeNumber();
 const ID = new Id();
 
@@ -116,12 +114,7 @@ export class BuildsController {
   /** Server-sent events: what is saved or deleted of this build, from now on. */
   @Sse('builds/:id/events')
   events(@Param('id', ID) id: string): Observable<MessageEvent> {
-    const notices = this.changes.all.pipe(filter((notice) => notice.id === id));
-    const pings = interval(PING).pipe(
-      map(() => 'still here'),
-      takeUntil(this.changes.ended),
-    );
-    return merge(notices, pings).pipe(map((data) => ({ data })));
+    return this.changes.line(id).pipe(map((data) => ({ data })));
   }
 
   @Get('builds/:id/revisions/:number')

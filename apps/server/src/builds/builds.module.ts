@@ -7,6 +7,6 @@ import { Documents } from './documents.js';
 @Module({
   controllers: [BuildsController],
   providers: [BuildsService, Changes, Documents],
-  exports: [BuildsService],
+  exports: [BuildsService, Changes],
 })
 export class BuildsModule {}

@@ -1,5 +1,5 @@
 import Database from 'libsql';
-import { DatabaseTrouble, EXIT } from './trouble.js';
+import { DatabaseTrouble, EXIT, troubleOf } from './trouble.js';
 
 /** A held file; letting go twice is no harm. */
 export interface Lock {
@@ -15,8 +15,9 @@ export function lock(databaseFile: string): Lock {
   const held = new Database(`${databaseFile}.lock`);
   try {
     held.exec('begin exclusive');
-  } catch {
+  } catch (error) {
     held.close();
+    if (troubleOf(error)?.exitCode !== EXIT.inUse) throw error;
     throw new DatabaseTrouble(
       `Another Larchwood server has ${databaseFile} open. Stop that one first, or set LARCHWOOD_DATABASE to another file.`,
       EXIT.inUse,

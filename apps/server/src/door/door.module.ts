@@ -1,6 +1,7 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerModule } from '@nestjs/throttler';
+import { BuildsModule } from '../builds/builds.module.js';
 import { SettingsModule } from '../keeping/settings.module.js';
 import { DoorController } from './door.controller.js';
 import { DoorGuard } from './door.guard.js';
@@ -11,7 +12,7 @@ export class DoorModule {
   static at(open: boolean): DynamicModule {
     return {
       module: DoorModule,
-      imports: [SettingsModule, ThrottlerModule.forRoot([{ limit: 60, ttl: 60_000 }])],
+      imports: [BuildsModule, SettingsModule, ThrottlerModule.forRoot([{ limit: 60, ttl: 60_000 }])],
       controllers: [DoorController],
       providers: [
         DoorService,

@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/core';
 import { ForbiddenException, Inject, Injectable, UnauthorizedException } from '@nestjs/common';
 import { ROLES, type Role } from '@larchwood/contract';
+import { Changes } from '../builds/changes.js';
 import { SessionEntity } from '../database/entities.js';
 import { SettingsService } from '../keeping/settings.service.js';
 import { hashed, matches, type Hashed } from './passcode.js';
@@ -18,6 +19,7 @@ export class DoorService {
   constructor(
     private readonly entities: EntityManager,
     private readonly settings: SettingsService,
+    private readonly changes: Changes,
     @Inject(DOOR_OPEN) readonly open: boolean,
   ) {}
 
@@ -38,6 +40,7 @@ export class DoorService {
       );
     await this.settings.set(keyOf(role), passcode === '' ? undefined : await hashed(passcode));
     await this.entities.nativeDelete(SessionEntity, { role });
+    this.changes.cut();
   }
 
   /**
@@ -77,6 +80,7 @@ export class DoorService {
 
   async allOut(): Promise<void> {
     await this.entities.nativeDelete(SessionEntity, {});
+    this.changes.cut();
   }
 }
 
