@@ -1,4 +1,4 @@
-/** What takes hours: ten thousand damaged documents and calls, and two hundred kills of a saving server. */
+/** What takes twenty minutes and more: ten thousand damaged documents and calls, and two hundred kills of a saving server. */
 import { run, runNpm } from './lib.mjs';
 
 runNpm('run', 'build:packages');

@@ -30,7 +30,7 @@ export function Network({ keeping }: { readonly keeping: Keeping }) {
       {open && !encrypted && (
         <p className="mb-3 max-w-prose">
           The connection is not encrypted: others on the network could read along. LARCHWOOD_TLS=self encrypts
-          it; a phone then keeps its screen awake, too.
+          it.
         </p>
       )}
       <Passcode
