@@ -36,12 +36,24 @@ describe('bad calls are answered with what is wrong', () => {
     ['null', 'POST', 'builds', 'null'],
     ['a save of null', 'PUT', 'builds/:id', { revision: 1, document: null }],
     ['a save over a revision of 1e300', 'PUT', 'builds/:id', { revision: 1e300, document: {} }],
+    ['__proto__ over a save', 'PUT', 'builds/:id', '{"__proto__":{"revision":1,"document":{}}}'],
+    ['a list for a save', 'PUT', 'builds/:id', '[1]'],
+    ['an unknown field in a save', 'PUT', 'builds/:id', { revision: 1, document: {}, force: true }],
+    ['61 levels', 'POST', 'builds/import', deep(61)],
+    ['a page beyond all lists', 'GET', 'builds?from=1000000001'],
     ['__proto__', 'POST', 'builds', '{"__proto__":{"name":"x"},"kind":"bicycle"}'],
   ])('%s', async (_, method, path, body?: unknown) => {
     const { status, body: problem } = await call<Problem>(method, path.replace(':id', build.id), body);
     expect([400, 404, 422]).toContain(status);
     expect(problem).toMatchObject({ status, message: expect.stringMatching(/\S/) });
     expect(JSON.stringify(problem)).not.toMatch(/node_modules|\/home|\/work|\/tmp|\.ts\b/);
+  });
+
+  it('60 levels are read, and looked into', async () => {
+    const { status, body } = await call<Problem>('POST', 'builds/import', deep(60));
+    expect([status, body.faults?.[0]?.path]).toEqual([422, '/']);
+    const quoted = { ...build.document, notes: '[{'.repeat(200) };
+    expect((await call('POST', 'builds/import', quoted)).status).toBe(201);
   });
 
   /** Anything at all at any place of a sound document. */

@@ -26,7 +26,10 @@ interface Origin {
   readonly by?: string | undefined;
 }
 const EDITED = 'edited';
-/** Saves of one window fold into one revision while they follow each other so closely, for so long; ms. */
+/**
+ * Saves of one window fold into one revision while they follow each other so closely, for so long; ms. A look at the bench
+ * is within a sitting, an evening is several. Common practice, no source.
+ */
 export const SITTING = { pause: 10 * 60_000, longest: 60 * 60_000 } as const;
 
 /**

@@ -7,7 +7,10 @@ export interface Entry {
 }
 
 const DAY = 24 * 3600 * 1000;
-/** All are kept for so many days, then the last of each day, and after so many the last of each month. */
+/**
+ * All are kept for so many days, a frame's time on the bench, then the last of each day, and after so many the last of each
+ * month. Common practice, no source.
+ */
 export const ALL_FOR = 30;
 export const DAILY_FOR = 365;
 

@@ -1,10 +1,13 @@
 import { request as httpsRequest } from 'node:https';
 import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { PASSCODE } from '@larchwood/contract';
 import type { BuildSummary, DoorState, Keeping, Problem, StoredBuild } from '@larchwood/contract';
+import Database from 'libsql';
 import { EXIT } from '../database/trouble.js';
 import { Serving } from '../testing/serving.js';
 import { ownCertificate } from './certificate.js';
+import { STAY } from './door.service.js';
 
 const SHOP = '127.0.0.2';
 const PASS = { builder: 'four larch boards', bench: 'one spruce plank' };
@@ -66,12 +69,22 @@ describe('a server for this machine alone', () => {
 
   it('a passcode too short, or of nobody, is refused at its place', async () => {
     for (const body of [
-      { role: 'builder', passcode: 'short' },
+      { role: 'builder', passcode: 'x'.repeat(PASSCODE.least - 1) },
+      { role: 'builder', passcode: 'x'.repeat(PASSCODE.most + 1) },
       { role: 'owner', passcode: PASS.builder },
       { role: 'builder' },
     ])
       expect((await call('PUT', 'door/passcode', body)).status).toBe(400);
-    expect((await call<Keeping>('GET', 'workshop')).body.passcodes).toEqual([]);
+    const kept = async () => (await call<Keeping>('GET', 'workshop')).body.passcodes;
+    expect(await kept()).toEqual([]);
+    for (const length of [PASSCODE.least, PASSCODE.most]) {
+      const body = { role: 'builder', passcode: 'x'.repeat(length) };
+      expect((await call('PUT', 'door/passcode', body)).status).toBe(204);
+    }
+    expect(await kept()).toEqual(['builder']);
+    // While nobody else can come in, it can be taken away again.
+    expect((await call('PUT', 'door/passcode', { role: 'builder', passcode: '' })).status).toBe(204);
+    expect(await kept()).toEqual([]);
   });
 });
 
@@ -164,6 +177,37 @@ describe('a server opened to the shop', () => {
     for (const secret of [PASS.builder, PASS.bench, token]) expect(file).not.toContain(secret);
     await serving.start();
     expect((await call('GET', 'builds', undefined, builder)).status).toBe(200);
+  });
+
+  it('who was let in is let in for thirty days, and no longer', async () => {
+    const shifted = async (by: number) => {
+      const database = new Database(serving.databaseFile);
+      database.exec(`update session set until = until - ${by}`);
+      database.close();
+      return (await call('GET', 'builds', undefined, bench)).status;
+    };
+    expect(await shifted(STAY - 60_000)).toBe(200);
+    expect(await shifted(60_000)).toBe(401);
+    await shifted(-STAY);
+    expect((await call('GET', 'builds', undefined, bench)).status).toBe(200);
+  });
+
+  it('a line that listens is cut when everybody is logged out, and is not had again', async () => {
+    const [build] = (await call<BuildSummary[]>('GET', 'builds', undefined, builder)).body;
+    const listening = call('GET', `builds/${build!.id}/events`, undefined, bench);
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    const database = new Database(serving.databaseFile);
+    const sessions = database.prepare('select hash, role, until from session').all() as {
+      hash: string;
+      role: string;
+      until: number;
+    }[];
+    expect((await call('DELETE', 'door/all', undefined, builder)).status).toBe(204);
+    expect((await listening).status).toBe(200);
+    expect((await call('GET', `builds/${build!.id}/events`, undefined, bench)).status).toBe(401);
+    const insert = database.prepare('insert into session (hash, role, until) values (?, ?, ?)');
+    for (const { hash, role, until } of sessions) insert.run(hash, role, until);
+    database.close();
   });
 
   it('five wrong tries a minute, and the right one waits too; who is in stays in', async () => {

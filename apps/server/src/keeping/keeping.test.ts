@@ -8,7 +8,6 @@ import {
   closeSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import fc from 'fast-check';
 import Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { MikroORM } from '@mikro-orm/core';
@@ -20,16 +19,12 @@ import type {
   Keeping,
   Problem,
   RevisionSummary,
-  StoredBuild,
-  StoredRevision,
   TakenIn,
 } from '@larchwood/contract';
-import { ALL_FOR, DAILY_FOR, thinned, type Entry } from '../builds/thinning.js';
 import { backUp, backUpDaily, backupFolder, backupsOf, DAY, KEPT, restore } from '../database/backups.js';
 import { check } from '../database/check.js';
 import { EXIT, type DatabaseTrouble } from '../database/trouble.js';
 import { Serving } from '../testing/serving.js';
-import { ThinningService } from './thinning.service.js';
 
 let serving: Serving;
 beforeEach(async () => {
@@ -215,118 +210,6 @@ describe('a file that cannot be used', () => {
     expect(refused.body.message).not.toContain('/');
     await connection.execute('pragma max_page_count = 1000000');
     expect((await call('GET', `builds/${build.id}`)).status).toBe(200);
-  });
-});
-
-describe('revisions', () => {
-  const save = (build: StoredBuild, notes: string, more: object = {}) =>
-    call<StoredBuild>('PUT', `builds/${build.id}`, {
-      ...{ revision: build.revision, document: { ...build.document, notes }, ...more },
-    }).then(({ body }) => body);
-  const revisions = async (id: string) =>
-    (await call<RevisionSummary[]>('GET', `builds/${id}/revisions`)).body.map(({ revision }) => revision);
-
-  it('saves of one window by itself are one; of another window, named or used ones stay', async () => {
-    const first = await serving.make('Folded');
-    const mine = { sitting: 'a', by: 'Ulla' };
-    let build = await save(first, '1', mine);
-    build = await save(build, '2', mine);
-    build = await save(build, '3', mine);
-    expect(await revisions(first.id)).toEqual([4, 1]);
-    const marked = await call<RevisionSummary>('PATCH', `builds/${first.id}/revisions/4`, {
-      usedFor: 'Patterns printed',
-    });
-    expect(marked.body).toMatchObject({ usedFor: ['Patterns printed'], by: 'Ulla' });
-    build = await save(build, '4', mine);
-    build = await save(build, '5', { sitting: 'b' });
-    build = await save(build, '6', mine);
-    expect(await revisions(first.id)).toEqual([7, 6, 5, 4, 1]);
-    await call('PATCH', `builds/${first.id}/revisions/7`, { name: ' Before paint ' });
-    await save(build, '7', mine);
-    const all = (await call<RevisionSummary[]>('GET', `builds/${first.id}/revisions`)).body;
-    expect(all.map(({ name }) => name)).toEqual([
-      undefined,
-      'Before paint',
-      undefined,
-      undefined,
-      undefined,
-      undefined,
-    ]);
-    const kept = (await call<StoredRevision>('GET', `builds/${first.id}/revisions/4`)).body;
-    expect(kept).toMatchObject({ document: { notes: '3' } });
-    expect((await call('PATCH', `builds/${first.id}/revisions/4`, { name: 'two\nlines' })).status).toBe(400);
-    expect((await call('PATCH', `builds/${first.id}/revisions/99`, { name: 'x' })).status).toBe(404);
-  });
-
-  it('the frame’s origin is stored once for all revisions, and comes back whole', async () => {
-    const first = await serving.make('Origin');
-    expect(first.document.frame.origin).toBeDefined();
-    await save(first, 'more');
-    await call('POST', `builds/${first.id}/duplicate`);
-    const database = new Database(serving.databaseFile);
-    const count = (table: string) =>
-      database.prepare(`select count(*) as n from ${table}`).get() as { n: number };
-    expect([count('part').n, count('revision').n]).toEqual([1, 3]);
-    const stored = database.prepare('select document from revision limit 1').get() as { document: string };
-    expect(stored.document.length).toBeLessThan(0.7 * JSON.stringify(first.document).length);
-    database.close();
-    expect((await call<StoredBuild>('GET', `builds/${first.id}`)).body.document).toEqual({
-      ...first.document,
-      notes: 'more',
-    });
-  });
-
-  const now = new Date(Date.UTC(2030, 5, 15, 12));
-  const entry = fc.record({ age: fc.double({ min: 0, max: 900, noNaN: true }), kept: fc.boolean() });
-  it('thinning never takes what is young, kept, first or newest, and leaves one a day, then one a month', () =>
-    fc.assert(
-      fc.property(fc.array(entry, { minLength: 1, maxLength: 60 }), (list) => {
-        const entries: Entry[] = [...list]
-          .sort((a, b) => b.age - a.age)
-          .map(({ age, kept }, place) => ({
-            number: place + 1,
-            kept,
-            savedAt: new Date(now.getTime() - age * DAY),
-          }));
-        const gone = new Set(thinned(entries, now));
-        const left = entries.filter(({ number }) => !gone.has(number));
-        const mustStay = entries.filter(
-          ({ number, kept, savedAt }) =>
-            kept ||
-            number === 1 ||
-            number === entries.length ||
-            now.getTime() - savedAt.getTime() <= ALL_FOR * DAY,
-        );
-        expect(mustStay.every(({ number }) => !gone.has(number))).toBe(true);
-        // Every day that had one has one, up to a year; every month beyond.
-        const age = ({ savedAt }: Entry) => (now.getTime() - savedAt.getTime()) / DAY;
-        const spans = (of: readonly Entry[]) =>
-          new Set(of.map((each) => each.savedAt.toISOString().slice(0, age(each) > DAILY_FOR ? 7 : 10)));
-        expect(spans(left)).toEqual(spans(entries));
-        const others = left.filter((each) => !mustStay.includes(each));
-        expect(spans(others).size).toBe(others.length);
-        expect(thinned(left, now)).toEqual([]);
-      }),
-    ));
-
-  it('the hourly thinning does so in the file, with the parts nobody needs any more, unless it is turned off', async () => {
-    const first = await serving.make('Thin');
-    let build = first;
-    for (const notes of ['1', '2', '3']) build = await save(build, notes);
-    const database = new Database(serving.databaseFile);
-    database.exec(`update revision set saved_at = saved_at - ${40 * DAY}`);
-    database.exec(`insert into part (hash, json) values ('unused', '{}')`);
-    database.close();
-    const thinning = serving.app.get(ThinningService);
-    await call('PUT', 'workshop', { thinning: false });
-    expect(await thinning.run()).toBe(0);
-    await call('PUT', 'workshop', { thinning: true });
-    expect(await thinning.run()).toBe(2);
-    expect(await revisions(first.id)).toEqual([4, 1]);
-    const after = new Database(serving.databaseFile);
-    expect(after.prepare('select hash from part').all()).toHaveLength(1);
-    after.close();
-    expect((await call('PUT', 'workshop', { thinning: 'maybe' })).status).toBe(400);
   });
 });
 

@@ -1,9 +1,12 @@
 import { describe, expect, it, vi } from 'vitest';
 import type { StoredBuild } from '@larchwood/contract';
+import { changesBetween } from '@larchwood/format';
 import { made } from '../../../../testing/made.js';
+import { doorStore } from '../door/door';
 import { holdDimension } from '../stations/stance/hold';
 import type { Editor } from './editor';
 import { editorStore } from './editorStore';
+import { changedInWords } from './partNames';
 
 const stored = (): StoredBuild => ({
   id: 'a',
@@ -77,5 +80,34 @@ describe('the store of an open build', () => {
     expect([store.getState().document.stance.held.reach, store.getState().canUndo]).toEqual([401, true]);
     store.getState().undo();
     expect(store.getState().document.stance.held.reach).toBe(390);
+  });
+
+  it('at the bench settings are ticked and read; anything else is refused in words and changes nothing', () => {
+    const store = editorStore(stored());
+    doorStore.setState({ role: 'bench' });
+    const { edit } = store.getState();
+    const before = store.getState().document;
+    expect(edit('head', holdDimension('headAngle', 71))).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('At the bench'),
+    });
+    expect(store.getState().document).toBe(before);
+    const reading = { school: 'table' as const, setting: 'a', set: true };
+    edit('tick', (document) => ({ ...document, fixture: { ...document.fixture, readings: [reading] } }));
+    expect(store.getState().document.fixture.readings).toEqual([reading]);
+    doorStore.setState({ role: 'builder' });
+    expect(edit('head', holdDimension('headAngle', 71)).ok).toBe(true);
+  });
+  it('what is adopted is what the server has from then on', () => {
+    const store = editorStore(stored());
+    const theirs = { ...stored(), revision: 4, document: { ...made(), notes: 'Theirs' } };
+    store.getState().adopt(theirs, made());
+    expect([store.getState().build.revision, store.getState().document]).toEqual([4, theirs.document]);
+    const changes = changesBetween(made(), theirs.document);
+    expect(changedInWords(changes)).toBe('the notes');
+    expect(changedInWords(changesBetween(made(), { ...theirs.document, name: 'X' }))).toBe(
+      'the name and the notes',
+    );
+    expect(changedInWords(changesBetween(made(), made()))).toBe('nothing that shows');
   });
 });

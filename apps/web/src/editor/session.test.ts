@@ -100,4 +100,43 @@ describe('the open document', () => {
     for (const [id, value] of Object.entries(session.now().plan!.stance.values))
       expect(value, id).toBeCloseTo(before[id]!, 6);
   });
+
+  it('takes in what somebody else changed, also into what can be undone; a step back takes back only one’s own', () => {
+    const start = made();
+    const session = new Session(start);
+    session.edit('head', holdDimension('headAngle', 71));
+    session.settle();
+    session.edit('head', holdDimension('headAngle', 70));
+    session.undo();
+    const changes = session.adopt(start, { ...start, notes: 'Theirs' });
+    expect([...changes!.parts.keys()]).toEqual(['notes']);
+    expect([head(session), session.present().notes]).toEqual([71, 'Theirs']);
+    session.redo();
+    expect([head(session), session.present().notes]).toEqual([70, 'Theirs']);
+    session.undo();
+    session.undo();
+    expect([head(session), session.present().notes]).toEqual([72.5, 'Theirs']);
+  });
+
+  it('takes theirs as it is where nothing was changed here: there is nothing to save then', () => {
+    const start = made();
+    const session = new Session(start);
+    const theirs = { ...start, notes: 'Theirs' };
+    session.adopt(start, theirs);
+    expect(session.present()).toBe(theirs);
+  });
+
+  it('takes nothing where both changed the same part, or where no vehicle comes of the two together', () => {
+    const start = made();
+    const session = new Session(start);
+    session.edit('head', holdDimension('headAngle', 71));
+    const before = session.now();
+    expect(session.adopt(start, holdDimension('forkOffset', 50)(start))).toBeUndefined();
+    const impossible = {
+      ...start,
+      wheels: { ...start.wheels, rear: { by: 'marking', marking: 'no tyre', sag: 0 } },
+    };
+    expect(session.adopt(start, impossible as typeof start)).toBeUndefined();
+    expect(session.now()).toBe(before);
+  });
 });
