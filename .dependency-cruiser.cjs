@@ -5,6 +5,7 @@ const FLOORS = [
   ['findings'],
   ['rider'],
   ['stance'],
+  ['steering'],
   ['frame'],
   ['joints'],
   ['solid'],

@@ -1,6 +1,13 @@
 import { writeFileSync } from 'node:fs';
-import { createBuild, planBuild, seatAtEase, type CreateOptions } from '@larchwood/core';
-import { documentText, type BuildDocument } from '@larchwood/format';
+import {
+  createBuild,
+  planBuild,
+  seatAtEase,
+  withSteeringParts,
+  type CreateOptions,
+  type Plan,
+} from '@larchwood/core';
+import { documentText, type BuildDocument, type LinkageId } from '@larchwood/format';
 
 /** Writes the demo workshop's documents. Alder Yard, its riders and its builds are made up. */
 interface Demo {
@@ -8,6 +15,8 @@ interface Demo {
   readonly notes: string;
   readonly brief: BuildDocument['brief'];
   readonly options: CreateOptions;
+  /** Sizes of its linkage, where the usual ones would meet something; mm and degrees. */
+  readonly linkage?: { readonly id: LinkageId; readonly sizes: Readonly<Record<string, number>> };
 }
 
 const DEMOS: readonly Demo[] = [
@@ -83,6 +92,17 @@ const DEMOS: readonly Demo[] = [
       ],
       limits: [{ dimension: 'wheelbase', bound: 'most', value: 2000, rule: 'the lift at the bakery' }],
       school: 'table',
+    },
+    linkage: {
+      id: 'push-rod',
+      sizes: {
+        columnArm: 150,
+        columnArmAngle: 0,
+        columnArmHeight: 200,
+        forkArm: 89,
+        forkArmAngle: 0.5,
+        forkArmHeight: 512,
+      },
     },
     options: {
       name: 'Quay carrier',
@@ -191,6 +211,10 @@ const DEMOS: readonly Demo[] = [
       limits: [{ dimension: 'rearOverWheels', bound: 'most', value: 820, rule: 'the gate at the lock' }],
       school: 'table',
     },
+    linkage: {
+      id: 'sticks-to-fork',
+      sizes: { forkArm: 167, forkArmAngle: 5, forkArmHeight: 375, stickReach: 88, stickLength: 247 },
+    },
     options: { name: 'Market delta', kind: 'delta-trike', startingSet: 'delta', held: {} },
   },
   {
@@ -203,6 +227,17 @@ const DEMOS: readonly Demo[] = [
       shelf: [{ sort: 'rear wheel', name: '26 in rear wheel with gear hub', marking: '42-559', gives: {} }],
       limits: [{ dimension: 'frontOverWheels', bound: 'most', value: 850, rule: 'the bollards on the path' }],
       school: 'table',
+    },
+    linkage: {
+      id: 'side-sticks',
+      sizes: {
+        armLength: 121,
+        armAngle: 21.5,
+        armHeight: -51,
+        sideArm: 144,
+        stickReach: 198,
+        stickLength: 199,
+      },
     },
     options: {
       name: 'Canal tadpole',
@@ -226,6 +261,10 @@ const DEMOS: readonly Demo[] = [
       ],
       school: 'table',
     },
+    linkage: {
+      id: 'two-rods',
+      sizes: { armLength: -58, armAngle: 27.5, armHeight: 3, plateReach: 60, plateSpread: 20, plateUp: 57 },
+    },
     options: {
       name: 'Paddock kart',
       kind: 'kart',
@@ -248,6 +287,10 @@ const DEMOS: readonly Demo[] = [
         { dimension: 'rearOverWheels', bound: 'most', value: 1320.8, rule: 'the rows are 1.4 m apart' },
       ],
       school: 'table',
+    },
+    linkage: {
+      id: 'two-rods',
+      sizes: { armLength: 51, armAngle: 5, armHeight: 29, plateReach: -97, plateSpread: 176, plateUp: -299 },
     },
     options: {
       name: 'Orchard ladder',
@@ -296,11 +339,33 @@ const DEMOS: readonly Demo[] = [
       limits: [{ dimension: 'rearOverWheels', bound: 'most', value: 1680, rule: 'the trailer' }],
       school: 'table',
     },
+    linkage: {
+      id: 'rack',
+      sizes: {
+        armLength: 104,
+        armAngle: 34,
+        armHeight: 22,
+        rackAhead: 14,
+        rackHeight: 268,
+        rackWidth: 359,
+        rackPerTurn: 89,
+      },
+    },
     options: { name: 'Alder Wood buggy', kind: 'buggy', startingSet: 'buggy', held: {} },
   },
 ];
 
-for (const { file, notes, brief, options } of DEMOS) {
+function steered(document: BuildDocument, linkage: Demo['linkage']): BuildDocument {
+  if (!linkage) return document;
+  const held = { ...linkage.sizes, lock: document.seat.lock };
+  return { ...document, steering: { linkage: linkage.id, held, made: [] } };
+}
+
+/** Rods, shafts and arms stand in the frame where the linkage is begun. */
+const withPieces = (document: BuildDocument, { stance, steering }: Plan): BuildDocument =>
+  document.steering && steering?.ok ? withSteeringParts(document, stance, steering.steering) : document;
+
+for (const { file, notes, brief, options, linkage } of DEMOS) {
   const made = createBuild({ ...options, brief });
   if (!made.ok) throw new Error(made.message);
   const { document: eased } = seatAtEase(made.value);
@@ -309,11 +374,14 @@ for (const { file, notes, brief, options } of DEMOS) {
     notes,
     stance: { ...eased.stance, held: { ...eased.stance.held, ...options.held } },
   };
-  const planned = planBuild(document);
+  const planned = planBuild(steered(document, linkage));
   if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
   console.log(
     options.name,
     planned.plan.findings.map((finding) => finding.code),
   );
-  writeFileSync(new URL(`./${file}.larchwood.json`, import.meta.url), documentText(document));
+  writeFileSync(
+    new URL(`./${file}.larchwood.json`, import.meta.url),
+    documentText(withPieces(steered(document, linkage), planned.plan)),
+  );
 }

@@ -187,5 +187,28 @@ export { planBuild, WHILE_DRAGGED, type Plan, type PlanResult } from './plan/pla
 export { Planner } from './plan/planner.js';
 export type { Stage } from './plan/stage.js';
 export { clearances, fit } from './plan/stages/clearance.js';
+export { stance as stanceStage } from './plan/stages/stance.js';
 export { sweptFindings } from './plan/stages/findings.js';
 export { details } from './plan/stages/fixture.js';
+export * from './steering/steering.js';
+export * from './steering/linkages/registry.js';
+export * from './steering/turn.js';
+export * from './steering/report.js';
+export * from './steering/search.js';
+export * from './steering/readings.js';
+export * from './steering/pose.js';
+export type { Linkage, LinkagePart, LinkageSize } from './steering/linkage.js';
+export { stepAt, type SteeringStep, type SteeringSweep } from './steering/sweep.js';
+export { withSteeringParts, withoutSteeringParts, partsFollowing } from './start/steeringParts.js';
+export { hasSteeringParts, STEERING_GROUP } from './steering/parts.js';
+export {
+  MADE_PARTS,
+  findMadePart,
+  madeOf,
+  sizesOf,
+  steeringGraph,
+  type MadeOne,
+} from './steering/made/registry.js';
+export type * from './steering/made/madePart.js';
+export { unevenness } from './steering/made/column.js';
+export { bumpSteerOf, type BumpSteer } from './steering/bump.js';

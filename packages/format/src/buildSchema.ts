@@ -1,12 +1,13 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { FrameSchema } from './frameSchema.js';
-import { closed, id, literals, name, number } from './parts.js';
+import { closed, id, literals, name, number, values } from './parts.js';
 import { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';
 import { FixtureSchema, PaperSchema, SCHOOL_IDS } from './fixtureSchema.js';
 import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
+import { SteeringSchema } from './steeringSchema.js';
 
 /**
- * The build document, version 5: the open format `.larchwood.json`. This schema is the one place that says what a
+ * The build document, version 6: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
@@ -36,16 +37,6 @@ export const WheelSchema = Type.Union([
   ),
 ]);
 export type Wheel = Static<typeof WheelSchema>;
-
-const values = (about: string) =>
-  Type.Record(
-    Type.String({ pattern: '^[A-Za-z][A-Za-z0-9]{0,39}$' }),
-    number(-20000, 20000, 'mm or degrees'),
-    {
-      description: about,
-      additionalProperties: false,
-    },
-  );
 
 /** Kinds of vehicle. A new one is added here and in the core's registry. */
 export const KIND_IDS = [
@@ -133,7 +124,7 @@ export type Rider = Brief['riders'][number];
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(5),
+    version: Type.Literal(6),
     name: name('Name of the build'),
     kind: literals('Kind of vehicle', ...KIND_IDS),
     startingSet: id('The set the build was started from; chooses the usual bands'),
@@ -161,6 +152,7 @@ export const BuildSchema = Type.Object(
       'Stance',
     ),
     seat: SeatSchema,
+    steering: Type.Optional(SteeringSchema),
     mass: closed(
       {
         lumps: Type.Array(LumpSchema, { maxItems: 60 }),
@@ -173,13 +165,13 @@ export const BuildSchema = Type.Object(
     paper: PaperSchema,
   },
   {
-    $id: 'larchwood-build-5',
-    title: 'Larchwood build, version 5',
+    $id: 'larchwood-build-6',
+    title: 'Larchwood build, version 6',
     description:
       'Lengths in millimetres, angles in degrees, masses in kilograms, axes ISO 8855 (x forward, y left, z up).',
     additionalProperties: false,
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 5;
+export const FORMAT_VERSION = 6;
 export const FILE_SUFFIX = '.larchwood.json';

@@ -18,6 +18,10 @@ const EDITS: Record<Part | 'readings', (document: BuildDocument, n: number) => v
   wheels: (document, n) => void (document.wheels.front = { ...document.wheels.rear, sag: n / 10 }),
   stance: (document, n) => void (document.stance.held.headAngle = 70 + n / 10),
   seat: (document, n) => void (document.seat.lock = 20 + n),
+  steering: (document, n) =>
+    void (n % 3 === 0
+      ? delete document.steering
+      : (document.steering = { linkage: 'bars', held: { lock: 20 + n }, made: [] })),
   mass: (document, n) => void (document.mass.lumps = document.mass.lumps.slice(n % 2)),
   frame: (document, n) => void (document.frame.nodes[0]!.id = `node${n}`),
   profiles: (document, n) =>

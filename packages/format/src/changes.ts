@@ -10,6 +10,7 @@ export const PARTS = [
   'wheels',
   'stance',
   'seat',
+  'steering',
   'mass',
   'frame',
   'profiles',
@@ -49,7 +50,9 @@ export function withChanges(document: BuildDocument, { parts, readings }: Change
     next =
       part === 'profiles'
         ? { ...next, fixture: { ...next.fixture, profiles: value as BuildDocument['fixture']['profiles'] } }
-        : { ...next, [part]: value };
+        : value === undefined
+          ? without(next, part)
+          : { ...next, [part]: value };
   }
   if (readings.size === 0) return next;
   const all = new Map<string, Reading | undefined>([...readingsOf(next), ...readings]);
@@ -72,6 +75,13 @@ export function clashes(mine: Changes, theirs: Changes): (Part | 'readings')[] {
 export const isUnchanged = ({ parts, readings }: Changes): boolean => parts.size + readings.size === 0;
 /** Whether nothing was changed but readings and ticks of the fixture. */
 export const ticksOnly = ({ parts }: Changes): boolean => parts.size === 0;
+
+/** A part that is there no longer leaves no empty place behind. */
+function without(document: BuildDocument, part: Part): BuildDocument {
+  return Object.fromEntries(
+    Object.entries(document).filter(([key]) => key !== part),
+  ) as unknown as BuildDocument;
+}
 
 const partOf = (document: BuildDocument, part: Part): unknown =>
   part === 'profiles' ? document.fixture.profiles : document[part];

@@ -269,6 +269,9 @@ export const GroupSchema = closed(
     id: id('Group id'),
     name: name('For people'),
     donor: Type.Boolean({ description: 'There already, cut from another frame: nothing of it is cut' }),
+    apart: Type.Optional(
+      Type.Boolean({ description: 'Made apart from the frame, and put in last: no fixture holds it' }),
+    ),
   },
   'Members that belong together',
 );

@@ -18,3 +18,11 @@ export { PRINTABLE } from './parts.js';
 export { LARGEST_DOCUMENT, readFormat, readFormatText, type ReadResult } from './read.js';
 export * from './seatSchema.js';
 export { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';
+export {
+  LINKAGE_IDS,
+  MADE_IDS,
+  type LinkageId,
+  type Made,
+  type MadeId,
+  type SteeringData,
+} from './steeringSchema.js';

@@ -21,3 +21,14 @@ export const coordinate = number(-20000, 20000, 'mm');
 export const vector = Type.Tuple([coordinate, coordinate, coordinate], {
   description: 'x forward, y left, z up; mm',
 });
+
+/** Numbers by the name of what they size. */
+export const values = (about: string) =>
+  Type.Record(
+    Type.String({ pattern: '^[A-Za-z][A-Za-z0-9]{0,39}$' }),
+    number(-20000, 20000, 'mm or degrees'),
+    {
+      description: about,
+      additionalProperties: false,
+    },
+  );

@@ -8,3 +8,4 @@ export { STROKES, type Drawing, type Mark, type Stroke } from './drawing.js';
 export { stripsOf, type Strip } from './patterns/strip.js';
 export { FACES, type PaperFonts } from './text/faces.js';
 export { textWidth } from './text/measure.js';
+export { outlineShape, steeringOutlines } from './steering/outlines.js';

@@ -8,6 +8,7 @@ export const PART_NAMES: Readonly<Record<Part | 'readings', string>> = {
   units: 'the units',
   wheels: 'the wheels',
   stance: 'the stance',
+  steering: 'the steering',
   seat: 'the seat',
   mass: 'the masses',
   frame: 'the tubes and plates',

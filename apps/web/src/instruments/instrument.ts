@@ -9,3 +9,6 @@ export interface Instrument<R> {
 
 /** What the scales below the wheels show, kg by wheel id. */
 export type WheelScales = Instrument<Readonly<Record<string, number>>>;
+
+/** What the hands turn, degrees or mm from straight ahead, to the left. */
+export type AngleSensor = Instrument<number>;

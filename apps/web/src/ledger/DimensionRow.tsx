@@ -11,44 +11,41 @@ import { useEditor, type Editor } from '../editor/editor';
 import { CopyValue } from '../parts/CopyValue';
 import { Length } from '../parts/Figure';
 import { Peg } from '../parts/Marks';
-import { holdDimension } from '../stations/stance/hold';
 import { HoldMenu } from './HoldMenu';
 import { QuantityField } from './QuantityField';
+import { useSource, type DimensionSource } from './source';
 import { Why } from './Why';
 
 /** One dimension in the ledger: peg, name, and its figure: a field when held, plain when it follows. */
 export function DimensionRow({ dimension }: { readonly dimension: Dimension }) {
-  const { document, plan, edit, active, setActive } = useEditor(
-    'document',
-    'plan',
-    'edit',
-    'active',
-    'setActive',
-  );
+  const { document, active, setActive } = useEditor('document', 'active', 'setActive');
+  const source = useSource();
   const { id } = dimension;
-  const value = document.stance.held[id] ?? plan?.stance.values[id];
-  if (value === undefined) return null;
+  const value = source?.held[id] ?? source?.values[id];
+  if (!source || value === undefined) return null;
   return (
     <RowView
       dimension={dimension}
       value={value}
-      held={id in document.stance.held}
+      held={id in source.held}
       lit={active === id}
-      band={plan?.stance.bands[id]}
+      band={source.bands[id]}
       units={document.units}
-      edit={edit}
+      prefix={source.id}
+      hold={source.hold}
       setActive={setActive}
     />
   );
 }
 
-interface RowViewProps extends Pick<Editor, 'edit' | 'setActive'> {
+interface RowViewProps extends Pick<Editor, 'setActive'>, Pick<DimensionSource, 'hold'> {
   readonly dimension: Dimension;
   readonly value: number;
   readonly held: boolean;
   readonly lit: boolean;
   readonly band: Band | undefined;
   readonly units: LengthDisplay;
+  readonly prefix: string;
 }
 
 /** Drawn again only when what it shows changes. */
@@ -59,7 +56,8 @@ const RowView = memo(function RowView({
   lit,
   band,
   units,
-  edit,
+  prefix,
+  hold,
   setActive,
 }: RowViewProps) {
   const { id, name, quantity } = dimension;
@@ -77,11 +75,11 @@ const RowView = memo(function RowView({
       </span>
       {held ? (
         <QuantityField
-          field={`stance.held.${id}`}
+          field={`${prefix}.held.${id}`}
           label={name}
           quantity={quantity}
           value={value}
-          onCommit={(next) => edit(`stance.held.${id}`, holdDimension(id, next), id)}
+          onCommit={(next) => hold(id, next)}
           onActive={(on) => setActive(on ? id : undefined)}
         />
       ) : (

@@ -87,7 +87,7 @@ function FindingNote({
   };
   const show = () => {
     const { station, ref } = finding.where;
-    if (station === 'stance' || station === 'seat') setActive(ref);
+    if (station === 'stance' || station === 'seat' || station === 'steering') setActive(ref);
     else setPiece(ref);
     void navigate(`/builds/${build.id}/${station}${viewOf(finding)}`);
   };

@@ -1,21 +1,12 @@
 import { useId, useState } from 'react';
-import {
-  findKind,
-  nameInText,
-  releases,
-  stanceOf,
-  type Dimension,
-  type Kind,
-  type Release,
-  type Stance,
-} from '@larchwood/core';
+import { nameInText, type Dimension, type Release } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { useEditor } from '../editor/editor';
 import { Button } from '../parts/Button';
 import { Measure } from '../parts/Figure';
-import { exchangeHeld } from '../stations/stance/hold';
 import { differs } from './differs';
 import { readerOf } from './quantities';
+import { useSource, type DimensionSource, type Preview } from './source';
 
 const AT_FIRST = 4;
 /** How many other dimensions a preview names. */
@@ -28,26 +19,20 @@ interface Props {
 
 /** Value to hold, and the held dimensions of which one may be let go for it, best first, each with what would become of it. */
 export function LetGo({ dimension, onDone }: Props) {
-  const { document, plan, edit, settle, drafts, setDraft } = useEditor(
-    'document',
-    'plan',
-    'edit',
-    'settle',
-    'drafts',
-    'setDraft',
-  );
+  const { document, settle, drafts, setDraft } = useEditor('document', 'settle', 'drafts', 'setDraft');
+  const source = useSource();
   const [all, setAll] = useState(false);
   const [message, setMessage] = useState<string>();
   const wrongId = useId();
-  const kind = findKind(document.kind);
-  const value = plan?.stance.values[dimension.id];
-  if (!plan || !kind || value === undefined) return null;
+  const value = source?.values[dimension.id];
+  if (!source || value === undefined) return null;
+  const { solvable } = source;
   const draft = `hold.${dimension.id}`;
   const typed = drafts[draft]?.text;
   const reader = readerOf(dimension.quantity, document.units);
   const read = typed === undefined ? undefined : reader.parse(typed);
   const wanted = read?.ok ? read.value : value;
-  const offered = releases(kind, plan.stance.state, plan.stance.held, dimension.id);
+  const offered = source.offers(dimension.id);
   const name = nameInText(dimension.name);
   if (offered.length === 0)
     return (
@@ -58,7 +43,7 @@ export function LetGo({ dimension, onDone }: Props) {
     );
   const take = (letGo: string) => {
     if (read && !read.ok) return;
-    const result = edit(`exchange.${dimension.id}`, exchangeHeld(dimension.id, wanted, letGo), dimension.id);
+    const result = source.exchange(dimension.id, wanted, letGo);
     settle();
     if (!result.ok) return setMessage(result.message);
     setDraft(draft, undefined);
@@ -100,7 +85,7 @@ export function LetGo({ dimension, onDone }: Props) {
         <p className="caption mb-1">One held dimension is let go and follows. Which?</p>
         <ul className="rows border-y border-rule">
           {(all ? offered : offered.slice(0, AT_FIRST)).map((release, index) => {
-            const other = kind.dimensions.find(({ id }) => id === release.id);
+            const other = solvable.dimensions.find(({ id }) => id === release.id);
             if (!other) return null;
             return (
               <li key={release.id}>
@@ -121,9 +106,8 @@ export function LetGo({ dimension, onDone }: Props) {
                   {differs(dimension, wanted, value) && (
                     <Becomes
                       other={other}
-                      kind={kind}
-                      before={plan.stance}
-                      after={stanceOf(exchangeHeld(dimension.id, wanted, release.id)(document))}
+                      source={source}
+                      after={source.preview(dimension.id, wanted, release.id)}
                       pinned={dimension.id}
                       document={document}
                     />
@@ -169,43 +153,38 @@ function PerStep({
 /** What becomes of the dimension that is let go, and of the readings that follow with it. */
 function Becomes({
   other,
-  kind,
-  before,
+  source: { solvable, values: before, readings },
   after,
   pinned,
   document,
 }: {
   readonly other: Dimension;
-  readonly kind: Kind;
-  readonly before: Stance;
-  readonly after: ReturnType<typeof stanceOf>;
+  readonly source: DimensionSource;
+  readonly after: Preview;
   readonly pinned: string;
   readonly document: BuildDocument;
 }) {
-  if (!after.ok) return <span className="caption block text-brick">No vehicle comes of it.</span>;
-  const figure = (dimension: Dimension, stance: Stance) => (
+  if (!after) return <span className="caption block text-brick">No vehicle comes of it.</span>;
+  const figure = (dimension: Dimension, values: NonNullable<Preview>) => (
     <Measure
-      value={stance.values[dimension.id]!}
+      value={values[dimension.id]!}
       quantity={dimension.quantity}
       display={document.units}
       digits={1}
     />
   );
-  const also = kind.readings.flatMap((id) => {
-    const dimension = kind.dimensions.find((each) => each.id === id);
+  const also = readings.flatMap((id) => {
+    const dimension = solvable.dimensions.find((each) => each.id === id);
     const moves =
-      dimension &&
-      id !== pinned &&
-      id !== other.id &&
-      differs(dimension, after.stance.values[id]!, before.values[id]!);
+      dimension && id !== pinned && id !== other.id && differs(dimension, after[id]!, before[id]!);
     return moves ? [dimension] : [];
   });
   return (
     <span className="caption block">
-      {figure(other, before)} becomes <b className="text-ink">{figure(other, after.stance)}</b>
+      {figure(other, before)} becomes <b className="text-ink">{figure(other, after)}</b>
       {also.slice(0, ALSO).map((dimension) => (
         <span key={dimension.id}>
-          ; {nameInText(dimension.name)} {figure(dimension, after.stance)}
+          ; {nameInText(dimension.name)} {figure(dimension, after)}
         </span>
       ))}
       {also.length > ALSO && '; …'}

@@ -14,6 +14,7 @@ import { CopyValue } from '../parts/CopyValue';
 import { Measure } from '../parts/Figure';
 import { Pop } from '../parts/Pop';
 import { DimensionPicture } from './DimensionPicture';
+import { useSource } from './source';
 
 interface Props {
   readonly dimension: Dimension;
@@ -36,11 +37,12 @@ export const Why = memo(function Why({ dimension, band, display }: Props) {
 /** What is measured, drawn and worked out with this build's numbers; what it does; what is usual. */
 function Explanation({ dimension, band, display }: Props) {
   const { plan } = useEditor('plan');
-  const kind = plan && findKind(plan.kind);
-  const value = plan?.stance.values[dimension.id];
+  const source = useSource();
+  const kind = plan && source?.id === 'stance' ? findKind(plan.kind) : undefined;
+  const value = source?.values[dimension.id];
   // A measured dimension that is let go has no formula of its own.
-  const found = plan && dimension.formula === dimension.symbol && !(dimension.id in plan.stance.held);
-  const numbers = kind && formulaWithNumbers(kind, dimension, plan.stance.values, display);
+  const found = source && dimension.formula === dimension.symbol && !(dimension.id in source.held);
+  const numbers = source && formulaWithNumbers(source.solvable, dimension, source.values, display);
   return (
     <>
       <h3 className="mb-1 flex items-baseline justify-between gap-3 font-bold">

@@ -1,14 +1,51 @@
 import { expose } from 'comlink';
-import { Planner } from '@larchwood/core';
+import {
+  linkageOf,
+  heldOf,
+  Planner,
+  searchLinkage,
+  stanceStage,
+  type Proposal,
+  type SearchOptions,
+} from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { SLOW, type Slow, type SlowName } from './slow';
 
 /** Holds the plan of the open build: what one stage has made, the next need not make again. */
 const planner = new Planner();
 
+/** Longer than this, ms, a search does not run without listening whether it is to stop. */
+const BREATH = 20;
+let running = 0;
+
 const planning = {
   ask: <N extends SlowName>(name: N, document: BuildDocument): Slow<N> =>
     planner.ask<unknown>(SLOW[name], document) as Slow<N>,
+
+  /** Looks for a linkage with less error; undefined where there is none, or it was told to stop. */
+  search: async (
+    document: BuildDocument,
+    options: SearchOptions,
+    onProgress: (done: number) => void,
+  ): Promise<Proposal | undefined> => {
+    const mine = ++running;
+    const on = planner.ask(stanceStage, document);
+    const linkage = linkageOf(document, on);
+    if (!linkage) return undefined;
+    const search = searchLinkage(linkage, on, heldOf(document, linkage, on), options);
+    for (let since = performance.now(); ;) {
+      const next = search.next();
+      if (next.done) return next.value;
+      if (performance.now() - since < BREATH) continue;
+      onProgress(next.value.done);
+      await new Promise((go) => setTimeout(go));
+      if (mine !== running) return undefined;
+      since = performance.now();
+    }
+  },
+  stop: (): void => {
+    running += 1;
+  },
 };
 export type Planning = typeof planning;
 expose(planning);

@@ -15,7 +15,7 @@ const REST: Readonly<Record<SlowName, number>> = {
 
 let worker: Remote<Planning> | undefined;
 /** One worker for as long as the application runs. */
-function planning(): Remote<Planning> {
+export function planning(): Remote<Planning> {
   worker ??= wrap<Planning>(
     new Worker(new URL('./planning.worker.ts', import.meta.url), { type: 'module', name: 'planning' }),
   );

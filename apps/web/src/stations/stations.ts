@@ -5,6 +5,7 @@ import { joints } from './joints/station';
 import { patterns } from './patterns/station';
 import { seat } from './seat/station';
 import { stance } from './stance/station';
+import { steering } from './steering/station';
 import type { StationEntry } from './station';
 import { tubes } from './tubes/station';
 
@@ -13,6 +14,7 @@ export const STATIONS: readonly StationEntry[] = [
   brief,
   stance,
   seat,
+  steering,
   tubes,
   joints,
   patterns,

@@ -1,7 +1,10 @@
 import type { BuildDocument } from '@larchwood/format';
+import { fixedPart } from '../frame/apart.js';
 import type { Frame } from '../frame/frame.js';
 import { rodsAlong } from '../frame/rods.js';
 import type { Stance } from '../stance/stance.js';
+import { turnsAt } from '../steering/pose.js';
+import type { SteeringResult } from '../steering/steering.js';
 import { THICKNESS } from '../rider/body.js';
 import { figureOf, gripsAt, type Figure } from '../rider/figure.js';
 import type { RiderPlace } from '../rider/place.js';
@@ -12,6 +15,7 @@ import { nameInText } from '../words.js';
 import { add, along, scale, subtract, turn, type Vector } from '../vector/vector.js';
 import { lumpAt } from '../mass/mass.js';
 import { ballAt, boxAt, rodFrom, type Rod, type Shape } from '../proximity/shapes.js';
+import { forkBodies, linkageBodies, linkagePairs } from './linkage.js';
 import { tyre } from './tyre.js';
 
 /** How the moving parts stand: crank in degrees, steering in degrees to the left, travel from 0 unladen to 1 pressed home. */
@@ -27,6 +31,8 @@ export type Sort = 'tyre' | 'rider' | 'metal';
 
 /** A part as rods; what it moves with says over what a sweep must go. */
 export interface Rods {
+  /** Gap that is wanted of it where it is not the usual one of its sort, mm. */
+  readonly wanted?: number;
   readonly name: string;
   readonly sort: Sort;
   readonly moves: Moves;
@@ -51,13 +57,16 @@ const METAL = { bar: 12, stem: 16, column: 13, rim: 14, fork: 16, edge: 10 } as 
 export interface Standing {
   readonly stance: Stance;
   readonly frame: Frame;
+  /** How the wheels are turned; each by the same where nothing is known. */
+  readonly steering?: SteeringResult | undefined;
 }
 
 /** Everything that could meet, as pairs worth sweeping. */
-export function pairsOf(document: Pick<BuildDocument, 'mass'>, plan: Standing, kind: Kind): Pair[] {
+export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: Standing, kind: Kind): Pair[] {
   const { stance } = plan;
   const wheels = wheelParts(plan, kind);
-  const frame = plan.frame.pieces.map((piece): Rods & Body => {
+  const { pieces } = fixedPart(document, plan.frame);
+  const frame = pieces.map((piece): Rods & Body => {
     const { member } = piece;
     const rods = rodsAlong(piece).map(({ from, to, radius }) => rodFrom(from, to, radius));
     // Twins are one: the nearer of the two is told.
@@ -66,12 +75,22 @@ export function pairsOf(document: Pick<BuildDocument, 'mass'>, plan: Standing, k
   });
   const ground: Body = groundPart(plan, kind);
   const several = stance.places.length > 1;
+  // A linkage that nobody has begun with is none of the builder's yet.
+  const linkage =
+    plan.steering?.ok && plan.steering.steering.own
+      ? [...linkageBodies(plan.steering.steering, plan.frame.pieces), ...forkBodies(plan)]
+      : [];
   const riders = stance.places.flatMap((place) =>
-    riderPairs(place, several ? `${place.name}: ` : '', wheels, frame, ground),
+    riderPairs(place, several ? `${place.name}: ` : '', wheels, [...frame, ...linkage], ground),
   );
+  const tubes = pieces.map((piece, index) => ({ piece, body: frame[index]! }));
   const tyres = wheels.flatMap((wheel) => frame.map((tube): Pair => ({ a: tube, b: wheel })));
   return [
     ...riders,
+    ...linkagePairs(linkage, tubes, wheels),
+    ...stance.places.flatMap((place) =>
+      seatParts(place, '').shell.flatMap((shell) => linkage.map((part): Pair => ({ a: part, b: shell }))),
+    ),
     ...tyres,
     ...barPairs(stance.places, frame),
     ...seatPairs(stance.places, wheels),
@@ -303,16 +322,17 @@ function shiftsOf(
 
 /** Every wheel as it stands in a pose, in the frame's own axes. */
 export function wheelsIn(
-  plan: Pick<Standing, 'stance'>,
+  plan: Pick<Standing, 'stance' | 'steering'>,
   kind: Kind,
   { steer, travel }: Omit<Pose, 'crank'>,
 ): StandingWheel[] {
   const { standing, steered, postures } = plan.stance;
+  const turn = turnsAt(plan, steer);
   const shift = postures && shiftsOf(plan, kind)(travel);
   return standing.map((wheel) => {
     const turning = steered.find(({ id }) => id === wheel.id);
     const centre = shift ? add(wheel.centre, shift[wheel.end]) : wheel.centre;
-    return turning ? turnedWheel({ ...turning, centre }, steer) : { ...wheel, centre };
+    return turning ? turnedWheel({ ...turning, centre }, turn(wheel.id)) : { ...wheel, centre };
   });
 }
 

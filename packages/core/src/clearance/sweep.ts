@@ -58,10 +58,14 @@ const FAR = 250;
  * @param document gaps wanted in mm, lock in degrees, parts that were added
  * @param plan the stance and frame as they stand
  */
-export function clearancesOf(document: Pick<BuildDocument, 'seat' | 'mass'>, plan: Standing): Clearances {
+export function clearancesOf(
+  document: Pick<BuildDocument, 'seat' | 'mass' | 'frame'>,
+  plan: Standing,
+): Clearances {
   const kind = findKind(plan.stance.kind);
   if (!kind) return { gaps: [], lostGrips: [], poses: 0 };
-  const { gaps: wanted, lock } = document.seat;
+  const { gaps: wanted } = document.seat;
+  const lock = plan.steering?.ok ? plan.steering.steering.state.lock! : document.seat.lock;
   const steers = Array.from({ length: STEPS.steer }, (_, i) => -lock + (2 * lock * i) / (STEPS.steer - 1));
   const rest: Pose = { crank: 90, steer: 0, travel: restTravel(plan.stance.state) };
   const values: Values = {
@@ -156,7 +160,7 @@ function least(
             best = { gap: distance, pose: { ...rest, ...one.pose, ...two.pose }, rod, other };
         }
     }
-  const least = wantedGap(a.sort, b.sort, wanted);
+  const least = a.wanted ?? wantedGap(a.sort, b.sort, wanted);
   return {
     id: `${a.name} ${b.name}`,
     a: a.name,

@@ -5,6 +5,7 @@ import type { Quantity } from '../units/quantity.js';
 import type { Finding } from './finding.js';
 import { FIXTURE_WORDS } from './fixtureWords.js';
 import { FRAME_WORDS } from './frameWords.js';
+import { STEERING_WORDS } from './steeringWords.js';
 import type { FindingCode, Reach, SeatFindings, StanceFindings } from './values.js';
 import type { FindingText, Say, Words } from './words.js';
 
@@ -177,7 +178,12 @@ const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
   }),
 };
 
-const CATALOGUE: Words<FindingCode> = { ...STANCE_WORDS, ...FRAME_WORDS, ...FIXTURE_WORDS };
+const CATALOGUE: Words<FindingCode> = {
+  ...STANCE_WORDS,
+  ...STEERING_WORDS,
+  ...FRAME_WORDS,
+  ...FIXTURE_WORDS,
+};
 
 /** Every code that the catalogue has words for. */
 export const FINDING_CODES = Object.keys(CATALOGUE) as readonly FindingCode[];

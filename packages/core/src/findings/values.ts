@@ -128,8 +128,31 @@ export interface FixtureFindings {
   'fixture-in-torch': { part: string; gap: number; mark: string; wanted: number; others: string };
 }
 
+export interface SteeringFindings {
+  /** Why a held dimension of the linkage cannot be. */
+  'linkage-refused': { why: string };
+  'steers-wrong-way': { linkage: string };
+  'lock-not-reached': { side: 'left' | 'right'; reaches: number; lock: number; why: string };
+  'rod-near-lock-over': { rod: string; angle: number; wanted: number };
+  'wheels-disagree': { rms: number; worst: number; wanted: number };
+  'linkage-usual': { linkage: string };
+  'steering-part-stale': { parts: string };
+  'hub-too-wide': { hub: number; fork: number };
+  'fork-gap-small': { gap: number; wanted: number; where: string };
+  'joint-steep': { bend: number; most: number };
+  'joints-out-of-phase': { least: number; most: number };
+  'support-missing': { length: number; most: number; count: number };
+  'brace-single': { hands: 'wheel' | 'bars' };
+  'rest-wanted': { angle: number; wanted: number };
+  'rest-no-range': { low: number; high: number };
+  'shaft-too-thick': { outer: number; bore: number };
+  'collar-thin': { wall: number; wanted: number };
+  'collar-short': { length: number; needs: number };
+}
+
 type OfEnds = { [C in keyof EndFindings]: EndPlace & EndFindings[C] };
 
 /** Every finding there is, by its code. One without words does not compile. */
-export interface FindingValues extends StanceFindings, SeatFindings, FrameFindings, FixtureFindings, OfEnds {}
+export interface FindingValues
+  extends StanceFindings, SeatFindings, SteeringFindings, FrameFindings, FixtureFindings, OfEnds {}
 export type FindingCode = keyof FindingValues;

@@ -8,6 +8,8 @@ import type { MassModel } from '../mass/mass.js';
 import type { PieceWeight } from '../mass/weight.js';
 import type { Refusal } from '../stance/dimension.js';
 import type { Stance } from '../stance/stance.js';
+import type { MadeOne } from '../steering/made/registry.js';
+import type { SteeringResult } from '../steering/steering.js';
 import type { Tipping } from '../tipping/tipping.js';
 import { Planner } from './planner.js';
 import { parts, stage, type Stage } from './stage.js';
@@ -15,8 +17,10 @@ import { findings } from './stages/findings.js';
 import { fixture } from './stages/fixture.js';
 import { frame } from './stages/frame.js';
 import { cuts, interferences } from './stages/joints.js';
+import { made } from './stages/made.js';
 import { mass, tipping, weights } from './stages/mass.js';
 import { solved, stance } from './stages/stance.js';
+import { steering } from './stages/steering.js';
 
 /** Everything that follows from a build document at once; plain readonly data in mm, degrees and kg. */
 export interface Plan {
@@ -25,6 +29,10 @@ export interface Plan {
   readonly units: BuildDocument['units'];
   readonly paper: BuildDocument['paper'];
   readonly stance: Stance;
+  /** The linkage, or why it cannot be; none where no linkage suits the vehicle. */
+  readonly steering: SteeringResult | undefined;
+  /** Parts of the front end that the builder makes. */
+  readonly made: readonly MadeOne[];
   readonly frame: Frame;
   readonly cuts: readonly PieceCut[];
   /** Ends of pieces that are there already: bought to length, or part of a donor. */
@@ -49,6 +57,8 @@ const plan = stage(
   {
     document: parts('name', 'kind', 'units', 'paper'),
     stance,
+    steering,
+    made,
     frame,
     cuts,
     interferences,
@@ -58,11 +68,11 @@ const plan = stage(
     fixture,
     findings,
   },
-  ({ document, cuts: { cuts: own, given }, ...made }): Plan => ({ ...document, ...made, cuts: own, given }),
+  ({ document, cuts: { cuts: own, given }, ...rest }): Plan => ({ ...document, ...rest, cuts: own, given }),
 );
 
 /** What may lag behind while something is dragged: it stands in other stations, and costs the buggy half of a frame. */
-export const WHILE_DRAGGED: ReadonlySet<Stage<unknown>> = new Set([fixture, interferences]);
+export const WHILE_DRAGGED: ReadonlySet<Stage<unknown>> = new Set([fixture, interferences, steering, made]);
 
 /**
  * Computes a whole build, in the order builders work. A stance that no vehicle can have is refused with the dimension and

@@ -2,6 +2,7 @@ import { clearanceFindings, clearancesOf } from '../clearance/sweep.js';
 import type { BuildDocument } from '@larchwood/format';
 import { findingText } from '../findings/catalogue.js';
 import { fixtureDetails } from '../fixture/fixture.js';
+import type { Steering } from '../steering/steering.js';
 import type { Plan } from './plan.js';
 
 /**
@@ -17,9 +18,20 @@ export function planText(document: BuildDocument, plan: Plan): string {
       words: findingText(finding, plan.units),
     }),
   );
-  const file = { format: 'larchwood-plan', version: 1, ...plan, details, clearances, findings };
+  const steering = plan.steering?.ok ? shortly(plan.steering.steering) : undefined;
+  const file = { format: 'larchwood-plan', version: 1, ...plan, steering, details, clearances, findings };
   return `${JSON.stringify(file, plainly, 1)}\n`;
 }
+
+/** A linkage without the steps of its sweep: they follow from it. */
+const shortly = ({ linkage, held, values, built, sweep: { left, right } }: Steering) => ({
+  linkage,
+  held,
+  values,
+  points: Object.fromEntries(Object.entries(built.points).map(([name, { at }]) => [name, at])),
+  left,
+  right,
+});
 
 /** The section of an end as wall lines is left out: it is the same for every end of a tube, and the section says it. */
 function plainly(this: unknown, key: string, value: unknown): unknown {

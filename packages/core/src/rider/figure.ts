@@ -261,3 +261,6 @@ export function armRaise(place: RiderPlace): number {
     Math.atan2((left[0] + right[0]) / 2 - shoulder[0], shoulder[2] - (left[2] + right[2]) / 2),
   );
 }
+
+/** Arms held out higher than this tire where nothing rests them, degrees. Common practice, no source. */
+export const ARMS_TIRE = 85;

@@ -3,7 +3,7 @@ import { teller, type Finding } from '../findings/finding.js';
 import type { MassModel } from '../mass/mass.js';
 import { frontShare } from '../mass/loads.js';
 import { inseamOf } from '../rider/body.js';
-import { figureOf, farthestCrank, armRaise } from '../rider/figure.js';
+import { ARMS_TIRE, figureOf, farthestCrank, armRaise } from '../rider/figure.js';
 import type { RiderPlace } from '../rider/place.js';
 import type { Adjusters, Kind } from '../stance/dimension.js';
 import type { Quantity } from '../units/quantity.js';
@@ -17,8 +17,6 @@ import { without } from '../without.js';
 const REACHES = 178;
 /** Saddle height by the rule, and how far from it is told, mm. Common practice, no source. */
 const SADDLE = { ofInseam: 0.883, tell: 25 };
-/** Arms held out higher than this tire where nothing rests them, degrees. Common practice, no source. */
-const ARMS_TIRE = 85;
 /** Usual share of the front wheels by kind (kart 40 to 45 %; common practice, no source). */
 const FRONT_SHARE: Readonly<Record<string, readonly [low: number, high: number]>> = { kart: [0.4, 0.45] };
 

@@ -266,3 +266,6 @@ export interface Kind {
   readonly bands: Bands;
   readonly startingSets: readonly StartingSet[];
 }
+
+/** What the solver needs to know: entries, and dimensions that follow from them. */
+export type Solvable = Pick<Kind, 'name' | 'state' | 'given' | 'start' | 'dimensions' | 'groups' | 'refuse'>;

@@ -1,5 +1,5 @@
 import { Matrix, solve as solveLinear } from 'ml-matrix';
-import type { Kind, State } from './dimension.js';
+import type { Solvable, State } from './dimension.js';
 import { jacobianOf, unknownsOf, type Held } from './solve.js';
 
 /** A held dimension that may be let go when another is pinned. */
@@ -20,7 +20,7 @@ const FEEBLE = 0.01;
  * @param held the held dimensions by id, mm and degrees
  * @param pin id of the dimension that is to be held
  */
-export function releases(kind: Kind, state: State, held: Held, pin: string): Release[] {
+export function releases(kind: Solvable, state: State, held: Held, pin: string): Release[] {
   const dimension = kind.dimensions.find(({ id }) => id === pin);
   if (!dimension || pin in held) return [];
   const weights = weightsOf(kind, state, held, pin);
@@ -46,7 +46,7 @@ export function releases(kind: Kind, state: State, held: Held, pin: string): Rel
  * @param id a dimension that follows
  * @returns mm or degrees for each mm or degree
  */
-export function weightsOf(kind: Kind, state: State, held: Held, id: string): ReadonlyMap<string, number> {
+export function weightsOf(kind: Solvable, state: State, held: Held, id: string): ReadonlyMap<string, number> {
   const { free, wanted } = unknownsOf(kind, held);
   const fixed = kind.state.filter((entry) => entry in held);
   const target = kind.dimensions.filter((each) => each.id === id);

@@ -1,6 +1,6 @@
 import { formatAngle } from '../units/angle.js';
 import { formatLength, type LengthDisplay } from '../units/length.js';
-import type { Dimension, Kind } from './dimension.js';
+import type { Dimension, Solvable } from './dimension.js';
 
 const WORD = /[A-Za-z][A-Za-z0-9]*/g;
 const FUNCTIONS = new Set(['sin', 'cos', 'tan', 'asin', 'acos', 'atan']);
@@ -10,7 +10,7 @@ const FUNCTIONS = new Set(['sin', 'cos', 'tan', 'asin', 'acos', 'atan']);
  * for what is found by turning or searching and has no formula.
  */
 export function formulaWithNumbers(
-  kind: Kind,
+  kind: Pick<Solvable, 'dimensions'>,
   dimension: Dimension,
   values: Readonly<Record<string, number>>,
   display: LengthDisplay,

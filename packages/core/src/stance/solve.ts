@@ -2,7 +2,7 @@ import { Matrix, solve as solveLinear, SVD } from 'ml-matrix';
 import { formatAngle } from '../units/angle.js';
 import { lengthBothWays } from '../units/length.js';
 import { asSentence, nameInText, withArticle } from '../words.js';
-import type { Dimension, Kind, Refusal, State } from './dimension.js';
+import type { Dimension, Refusal, Solvable, State } from './dimension.js';
 
 export interface SolvedStance {
   readonly ok: true;
@@ -43,7 +43,7 @@ const FROM_AFAR: Patience = { iterations: 8, leastFactor: 0.2 };
  * @param held value by dimension id (mm, degrees); as many independent ones as the kind has state entries
  * @param near state entries to set out from, where the kind's own start is not near enough
  */
-export function solveStance(kind: Kind, held: Held, near: State = {}): SolvedStance | RefusedStance {
+export function solveStance(kind: Solvable, held: Held, near: State = {}): SolvedStance | RefusedStance {
   const early = [...unknownOrOutside(kind, held), ...miscounted(kind, held)];
   if (early.length > 0) return { ok: false, refusals: early };
   // An impossible shape is named before the iteration, so that its own limit is told and not 'no such vehicle'.
@@ -78,7 +78,7 @@ export function solveStance(kind: Kind, held: Held, near: State = {}): SolvedSta
 }
 
 /** A drag solves many times and asks for no values: they are worked out when they are first asked for. */
-function solved(kind: Kind, state: State): SolvedStance {
+function solved(kind: Solvable, state: State): SolvedStance {
   let values: SolvedStance['values'] | undefined;
   return {
     ok: true,
@@ -89,13 +89,13 @@ function solved(kind: Kind, state: State): SolvedStance {
   };
 }
 
-export function evaluateAll(kind: Kind, state: State): Readonly<Record<string, number>> {
+export function evaluateAll(kind: Solvable, state: State): Readonly<Record<string, number>> {
   const values: Record<string, number> = {};
   for (const dimension of kind.dimensions) values[dimension.id] = dimension.evaluate(state);
   return values;
 }
 
-export function unknownsOf(kind: Kind, held: Held): Unknowns {
+export function unknownsOf(kind: Solvable, held: Held): Unknowns {
   return {
     free: kind.state.filter((entry) => !(entry in held)),
     wanted: kind.dimensions.filter(({ id }) => id in held && !kind.state.includes(id)),
@@ -108,7 +108,7 @@ export function unknownsOf(kind: Kind, held: Held): Unknowns {
  * @param held the held dimensions by id, mm and degrees
  * @param state the one that is known
  */
-export function otherSolutions(kind: Kind, held: Held, state: State): State[] {
+export function otherSolutions(kind: Solvable, held: Held, state: State): State[] {
   const { free, wanted } = unknownsOf(kind, held);
   const found: State[] = [];
   for (const { entry, low, high } of mostBent(kind, state, free, wanted)) {
@@ -132,7 +132,7 @@ const MOST_BENT = 3;
  * The entries in which what is wanted is least straight, each with two far values. In an entry in which all is straight a
  * second solution has no room.
  */
-function mostBent(kind: Kind, state: State, free: readonly string[], wanted: readonly Dimension[]) {
+function mostBent(kind: Solvable, state: State, free: readonly string[], wanted: readonly Dimension[]) {
   return free
     .map((entry) => {
       const [lowest, highest] = limitsOf(kind, entry);
@@ -161,7 +161,7 @@ type Met =
   | { readonly is: 'outside'; readonly entry: Dimension; readonly value: number }
   | { readonly is: 'dependent'; readonly dimensions: readonly Dimension[] };
 
-function meet(kind: Kind, held: Held, near: State, { free, wanted }: Unknowns): Met {
+function meet(kind: Solvable, held: Held, near: State, { free, wanted }: Unknowns): Met {
   const from: Record<string, number> = { ...kind.start, ...near };
   for (const entry of kind.state) if (entry in held) from[entry] = held[entry]!;
   if (free.length === 0) return { is: 'found', state: from };
@@ -178,7 +178,7 @@ function meet(kind: Kind, held: Held, near: State, { free, wanted }: Unknowns): 
   return tied.length > 0 ? { is: 'dependent', dimensions: tied } : first;
 }
 
-function landed(kind: Kind, { state: reached, met }: Reached, free: readonly string[]): Met {
+function landed(kind: Solvable, { state: reached, met }: Reached, free: readonly string[]): Met {
   if (!met) return { is: 'nothing' };
   const state = atLimits(kind, reached, free);
   const entry = outsideEntry(kind, state, free);
@@ -187,14 +187,14 @@ function landed(kind: Kind, { state: reached, met }: Reached, free: readonly str
 
 type Limits = Readonly<Record<string, readonly [number, number]>>;
 
-const limitsOfAll = (kind: Kind, entries: readonly string[]): Limits =>
+const limitsOfAll = (kind: Solvable, entries: readonly string[]): Limits =>
   Object.fromEntries(entries.map((entry) => [entry, limitsOf(kind, entry)]));
 
-const limitsOf = (kind: Kind, entry: string): readonly [number, number] =>
+const limitsOf = (kind: Solvable, entry: string): readonly [number, number] =>
   kind.dimensions.find(({ id }) => id === entry)!.limits;
 
 /** Free entries a rounding error beyond a limit are on it. */
-function atLimits(kind: Kind, state: State, free: readonly string[]): State {
+function atLimits(kind: Solvable, state: State, free: readonly string[]): State {
   const onLimit = free.flatMap((id) =>
     limitsOf(kind, id)
       .filter((limit) => state[id] !== limit && Math.abs(state[id]! - limit) < 1e-7)
@@ -203,14 +203,14 @@ function atLimits(kind: Kind, state: State, free: readonly string[]): State {
   return onLimit.length > 0 ? { ...state, ...Object.fromEntries(onLimit) } : state;
 }
 
-const outsideEntry = (kind: Kind, state: State, free: readonly string[]): Dimension | undefined =>
+const outsideEntry = (kind: Solvable, state: State, free: readonly string[]): Dimension | undefined =>
   kind.dimensions.find(
     ({ id, limits }) => free.includes(id) && !(state[id]! >= limits[0] && state[id]! <= limits[1]),
   );
 
 /** The value of one held dimension, between a reachable one and the one asked for, at which a vehicle is just still found. */
 function nearestThatWorks(
-  kind: Kind,
+  kind: Solvable,
   held: Held,
   near: State,
   unknowns: Unknowns,
@@ -232,7 +232,7 @@ function nearestThatWorks(
   return good;
 }
 
-function unknownOrOutside(kind: Kind, held: Held): Refusal[] {
+function unknownOrOutside(kind: Solvable, held: Held): Refusal[] {
   return Object.entries(held).flatMap(([id, value]) => {
     const dimension = kind.dimensions.find((candidate) => candidate.id === id);
     if (!dimension)
@@ -252,7 +252,7 @@ export function outsideLimits(dimension: Dimension, value: number): string | und
     : `${dimension.name} must lie between ${measure(dimension, low)} and ${measure(dimension, high)}.`;
 }
 
-function miscounted(kind: Kind, held: Held): Refusal[] {
+function miscounted(kind: Solvable, held: Held): Refusal[] {
   const { free, wanted } = unknownsOf(kind, held);
   const missing = kind.given.filter((id) => !(id in held));
   if (missing.length > 0)
@@ -275,7 +275,8 @@ function miscounted(kind: Kind, held: Held): Refusal[] {
   }));
 }
 
-const nameOf = (kind: Kind, id: string): string => kind.dimensions.find((each) => each.id === id)?.name ?? id;
+const nameOf = (kind: Solvable, id: string): string =>
+  kind.dimensions.find((each) => each.id === id)?.name ?? id;
 export const measure = (dimension: Dimension, value: number): string =>
   dimension.quantity === 'angle' ? formatAngle(value) : lengthBothWays(value);
 const aValue = (dimension: Dimension, value: number): string =>

@@ -3,6 +3,7 @@ import { findKind } from '../stance/kinds/registry.js';
 import { findLayout } from '../frame/layouts/registry.js';
 import { MATERIALS } from '../frame/materials.js';
 import type { BuildDocument, Section } from '@larchwood/format';
+import { STEERING_POINTS } from '../steering/linkage.js';
 import { asSentence, withArticle } from '../words.js';
 import { profileFaults } from '../fixture/profile.js';
 import type { Fault } from '@larchwood/format';
@@ -110,7 +111,7 @@ function stanceFaults(document: BuildDocument): Fault[] {
 function needPoint({ kind: id }: BuildDocument, point: string, path: string, faults: Fault[]): void {
   const kind = findKind(id);
   if (!kind) return;
-  if (!(point in pointsOf(kind)))
+  if (!(point in pointsOf(kind)) && !STEERING_POINTS.has(point))
     faults.push({ path, message: `There is no point “${point}” on ${withArticle(kind.name)}.` });
 }
 

@@ -2,6 +2,7 @@ import { fromVersion1 } from './version1.js';
 import { fromVersion2 } from './version2.js';
 import { fromVersion3 } from './version3.js';
 import { fromVersion4 } from './version4.js';
+import { fromVersion5 } from './version5.js';
 
 /** From each earlier version to the next; literal data only, so that a file loads the same for ever. */
 const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknown>)[] = [
@@ -9,6 +10,7 @@ const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknow
   fromVersion2,
   fromVersion3,
   fromVersion4,
+  fromVersion5,
 ];
 
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */

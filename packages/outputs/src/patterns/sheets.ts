@@ -7,10 +7,12 @@ import { label, path, placed, type Drawing, type Mark } from '../drawing.js';
 import { bar, SHEETS, stretched, titleMarks, TRUE_PRINTER, type Printer } from '../paper.js';
 import { shortened } from '../text/measure.js';
 import { within } from '../tiles.js';
-import { stripsOf, type Strip } from './strip.js';
+import { stripsOf } from './strip.js';
 
 const MARGIN = { left: 20, right: 5, top: 21, bottom: 18 };
 const GAP = 3;
+const PATTERN_NOTE =
+  'Print without scaling and measure the bars. Arrow: the host leans to that side. Dashed: inside of the wall.';
 
 export interface SheetOptions {
   readonly size: SheetSize;
@@ -27,19 +29,38 @@ export interface SheetOptions {
 
 /** Every wrap of the given pieces, on as few sheets as the packer finds. One that is larger than a sheet comes in parts. */
 export function patternSheets(cuts: readonly PieceCut[], options: SheetOptions): Drawing[] {
+  const { fits } = roomOn(options);
+  const of = (cut: PieceCut, separate: boolean) => stripsOf(cut, { ...options, separate });
+  const strips = cuts.flatMap((cut) => {
+    const usual = of(cut, false);
+    return usual.every(fits) ? usual : of(cut, true);
+  });
+  return onSheets(strips, options, 'patterns', PATTERN_NOTE);
+}
+
+/** A sheet's room for what is laid on it, in true millimetres: the printer's correction comes after. */
+function roomOn(options: Pick<SheetOptions, 'size' | 'printer'>) {
   const printer = options.printer ?? TRUE_PRINTER;
   const sheet = SHEETS[options.size];
-  // Drawn in true millimetres, then stretched with the printer's correction.
   const [width, height] = [sheet.width / printer.x, sheet.height / printer.y];
   const room = { width: width - MARGIN.left - MARGIN.right, height: height - MARGIN.top - MARGIN.bottom };
   const fits = ({ width: w, height: h }: Drawing): boolean =>
     (w <= room.width && h <= room.height) || (h <= room.width && w <= room.height);
-  const of = (cut: PieceCut, separate: boolean) => stripsOf(cut, { ...options, separate });
-  const strips = cuts.flatMap((cut): Drawing[] => {
-    const usual = of(cut, false);
-    const chosen = usual.every(fits) ? usual : of(cut, true);
-    return chosen.flatMap((strip) => (fits(strip) ? [strip] : inParts(strip, room)));
-  });
+  return { printer, sheet, width, height, room, fits };
+}
+
+/** A drawing that is cut out, with what is written on its parts where it is larger than a sheet. */
+export type Shape = Drawing & { readonly mark: string };
+
+/** Shapes at full size, each with its mark, on as few sheets as the packer finds; larger ones in parts. */
+export function onSheets(
+  shapes: readonly Shape[],
+  options: SheetOptions,
+  what: string,
+  note: string,
+): Drawing[] {
+  const { printer, sheet, width, height, room, fits } = roomOn(options);
+  const strips = shapes.flatMap((strip): Drawing[] => (fits(strip) ? [strip] : inParts(strip, room)));
   const bins = packed(strips, room);
   return bins.map((bin, index) => {
     const marks = bin.flatMap(({ x, y, turned, drawing }) =>
@@ -50,7 +71,7 @@ export function patternSheets(cuts: readonly PieceCut[], options: SheetOptions):
       ),
     );
     const number = `Sheet ${index + 1} of ${bins.length}, ${options.size}`;
-    const all = [...marks, ...sheetMarks(options, width, height, number)];
+    const all = [...marks, ...sheetMarks(options, width, height, number, what, note)];
     return { ...sheet, marks: stretched(all, printer) };
   });
 }
@@ -108,7 +129,7 @@ function packed(strips: readonly Drawing[], room: { width: number; height: numbe
 const SHARED = 12;
 
 /** A strip that is larger than a sheet, in parts that are joined cross on cross. */
-function inParts(strip: Strip, room: { width: number; height: number }): Drawing[] {
+function inParts(strip: Shape, room: { width: number; height: number }): Drawing[] {
   const [short, long] = [Math.min(room.width, room.height), Math.max(room.width, room.height)];
   const window = strip.width >= strip.height ? ([long, short] as const) : ([short, long] as const);
   const count = (size: number, each: number) => Math.max(1, Math.ceil((size - SHARED) / (each - SHARED)));
@@ -150,15 +171,20 @@ function inParts(strip: Strip, room: { width: number; height: number }): Drawing
 }
 
 /** Title block, a word on the marks, and check bars in both directions and both units. */
-function sheetMarks(options: SheetOptions, width: number, height: number, number: string): Mark[] {
+function sheetMarks(
+  options: SheetOptions,
+  width: number,
+  height: number,
+  number: string,
+  what: string,
+  note: string,
+): Mark[] {
   const { buildName, revision, display } = options;
-  const note =
-    'Print without scaling and measure the bars. Arrow: the host leans to that side. Dashed: inside of the wall.';
   return [
     ...titleMarks(
       {
         build: buildName,
-        what: 'patterns',
+        what,
         revision,
         scale: '1:1',
         units: display.length === 'mm' ? 'mm' : 'in',

@@ -27,7 +27,7 @@ export interface Output {
   /** As its button says it. */
   readonly title: string;
   /** Beside what it is offered. */
-  readonly group: 'patterns' | 'frame' | 'fixture';
+  readonly group: 'steering' | 'patterns' | 'frame' | 'fixture';
   /** Id of the paper that this is another form of. */
   readonly formOf?: string;
   readonly mediaType: string;

@@ -3,6 +3,7 @@ import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './f
 import { cutList, frameInSpace, frameMesh } from './frame.js';
 import type { Output, OutputOptions, Paper, Source } from './output.js';
 import { patterns, piecePattern } from './patterns.js';
+import { sideSpeeds, steeringPlates, steeringPlatesDxf, steeringSweep } from './steering.js';
 
 /** Every file that can be made of a build, in the order in which they are offered. */
 export const OUTPUTS: readonly Output[] = [
@@ -15,6 +16,10 @@ export const OUTPUTS: readonly Output[] = [
   ...fixtureFullSize,
   ...fullSizePlan,
   settingsTable,
+  steeringPlates,
+  steeringPlatesDxf,
+  steeringSweep,
+  sideSpeeds,
 ];
 
 /** @throws RangeError where there is no such output */

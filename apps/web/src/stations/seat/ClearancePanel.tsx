@@ -5,6 +5,7 @@ import { angleWithin, lengthWithin } from '../../ledger/bounds';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Length } from '../../parts/Figure';
+import { setLock } from '../steering/changes';
 import { setSeat } from './changes';
 import { useClearances } from './clearances';
 import { useMotion } from './motion';
@@ -17,7 +18,7 @@ const WANTED = [
 
 /** Least gaps through a turn of the pedals, lock to lock and all of the travel; one pressed is shown on the drawing. */
 export function ClearancePanel() {
-  const { document, edit } = useEditor('document', 'edit');
+  const { document, plan, edit } = useEditor('document', 'plan', 'edit');
   const { clearances, working } = useClearances();
   const { gap: shown, show } = useMotion();
   const { gaps: wanted, lock } = document.seat;
@@ -42,7 +43,7 @@ export function ClearancePanel() {
             digits={1}
             nudge={1}
             onCommit={(value) =>
-              angleWithin(value, LIMITS.lock, () => edit('seat.lock', setSeat({ lock: value })))
+              angleWithin(value, LIMITS.lock, () => edit('seat.lock', setLock(value, plan?.stance)))
             }
           />
         </Row>

@@ -1,5 +1,6 @@
 import { formatAngle, restTravel, type Plan } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
+import { Slider } from '../../parts/Slider';
 import { useMotion } from './motion';
 
 /** Turns the pedals, steers and works the springs of the drawing: nothing of the build changes. */
@@ -55,36 +56,5 @@ export function MotionBar({ plan }: { readonly plan: Plan }) {
         />
       )}
     </div>
-  );
-}
-
-function Slider({
-  name,
-  value,
-  range: [least, most, step],
-  text,
-  onChange,
-}: {
-  readonly name: string;
-  readonly value: number;
-  readonly range: readonly [least: number, most: number, step: number];
-  readonly text: string;
-  readonly onChange: (value: number) => void;
-}) {
-  return (
-    <label className="flex items-center gap-2">
-      <span className="caption">{name}</span>
-      <input
-        type="range"
-        className="w-32 accent-larch"
-        min={least}
-        max={most}
-        step={step}
-        value={value}
-        aria-valuetext={text}
-        onChange={(event) => onChange(Number(event.target.value))}
-      />
-      <span className="figure w-24 text-[13px]">{text}</span>
-    </label>
   );
 }

@@ -1,3 +1,5 @@
+import type { Stance } from '../../stance/stance.js';
+import { along, distance, type Vector } from '../../vector/vector.js';
 import { headTube, rearEnd, seatTube, shell } from './bicycleParts.js';
 import { capped, coped, copedBeside, type Layout } from './layout.js';
 import { gusset } from './shapes.js';
@@ -6,6 +8,14 @@ import { sketch } from './sketch.js';
 /** Rails off the middle, and their axis over the ground; mm [common practice]. */
 const RAILS = { half: 90, height: 245 };
 const CROSS = 'round-25.4x1.6';
+
+/** Place on the bars' own column at a height; on a line of its own, leaning as the head tube does, where they have none. */
+function columnLine({ places, steeringAxis }: Stance, otherwise: Vector): (height: number) => Vector {
+  const hands = places[0]?.hands;
+  const own = hands?.on === 'bars' && hands.axis && distance(hands.axis.point, hands.stem) < 1;
+  const [point, up] = own ? [hands.axis!.point, hands.axis!.up] : [otherwise, steeringAxis];
+  return (height) => along(point, up, (height - point[2]) / up[2]);
+}
 
 /**
  * Front-box cargo bicycle: a rear frame with a column for the bars, and two square rails under the box to the front head
@@ -32,8 +42,9 @@ export const FRONT_BOX: Layout = {
     headTube(s, 'round-44x2.4', 'front');
     seatTube(s, 'round-31.8x1.6', { group: 'rear' });
     const seat = s.point('seatTubeTop');
-    s.beside('columnLower', 'Column tube, lower face', 'bottomBracket', [bb[0] + 440, 0, bb[2] + 330]);
-    s.beside('columnUpper', 'Column tube, upper face', 'bottomBracket', [bb[0] + 383, 0, bb[2] + 487]);
+    const column = columnLine(stance, [bb[0] + 440, 0, bb[2] + 330]);
+    s.beside('columnLower', 'Column tube, lower face', 'bottomBracket', column(bb[2] + 330));
+    s.beside('columnUpper', 'Column tube, upper face', 'bottomBracket', column(bb[2] + 487));
     s.tube('columnTube', 'Column tube', ['columnLower', 'columnUpper'], 'round-38x2', { group: 'rear' });
     const cross = bb[0] + 190;
     const left = (id: string, name: string, x: number) =>

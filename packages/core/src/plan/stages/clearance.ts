@@ -3,11 +3,12 @@ import { fitRange } from '../../seat/range.js';
 import { parts, stage } from '../stage.js';
 import { frame } from './frame.js';
 import { stance } from './stance.js';
+import { steering } from './steering.js';
 
 /** The sweep of everything that moves: asked for where it is looked at. */
 export const clearances = stage(
   'clearances',
-  { document: parts('seat', 'mass'), stance, frame },
+  { document: parts('seat', 'mass', 'frame'), stance, steering, frame },
   ({ document, ...standing }) => clearancesOf(document, standing),
 );
 

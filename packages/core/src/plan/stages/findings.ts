@@ -9,8 +9,11 @@ import { clearances } from './clearance.js';
 import { details, fixture } from './fixture.js';
 import { frame } from './frame.js';
 import { cuts, interferences } from './joints.js';
+import { made as madeParts } from './made.js';
 import { mass, tipping } from './mass.js';
+import { staleParts, steeringFindings } from '../../steering/findings.js';
 import { stance } from './stance.js';
+import { steering } from './steering.js';
 
 /** What can be told at once. */
 export const findings = stage(
@@ -18,6 +21,8 @@ export const findings = stage(
   {
     document: parts('brief', 'wheels', 'seat', 'mass', 'frame'),
     stance,
+    steering,
+    made: madeParts,
     mass,
     tipping,
     frame,
@@ -29,6 +34,9 @@ export const findings = stage(
     ...stanceFindings(made.stance),
     ...briefFindings(document, made.stance),
     ...seatFindings(document, made.stance, made.mass, made.tipping),
+    ...steeringFindings(made.steering, made.stance),
+    ...made.made.flatMap(({ result }) => result.findings),
+    ...staleParts(document.frame, made.steering, made.made),
     ...made.frame.findings,
     ...jointFindings(made.cuts.cuts, made.frame, made.interferences, document),
     ...made.fixture.findings,

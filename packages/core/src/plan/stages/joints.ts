@@ -1,6 +1,8 @@
+import { ofPieces } from '../../frame/apart.js';
 import { findInterferences } from '../../joints/interference.js';
 import { cutPieces } from '../../joints/pieceCut.js';
 import { stage } from '../stage.js';
+import { fixedFrame } from './fixed.js';
 import { frame } from './frame.js';
 
 /** Both ends of every piece. */
@@ -16,6 +18,8 @@ export const cuts = stage('cuts', { frame, ends }, ({ frame: { pieces }, ends: a
 });
 
 /** Tubes that overlap where neither is cut for the other. */
-export const interferences = stage('interferences', { frame, ends }, ({ frame: of, ends: all }, keep) =>
-  findInterferences(of, all, keep),
+export const interferences = stage(
+  'interferences',
+  { frame: fixedFrame, ends },
+  ({ frame: of, ends: all }, keep) => findInterferences(of, ofPieces(of, all), keep),
 );

@@ -1,0 +1,54 @@
+import { Link } from 'react-router';
+import { hasSteeringParts } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
+import { Group } from '../../ledger/Panel';
+import { Button } from '../../parts/Button';
+import { makeParts, takeOutParts } from './changes';
+import type { Known } from './useLinkage';
+
+/** The linkage as pieces of the frame: with marks, cuts, patterns and weight as every tube has them. */
+export function PartsGroup({ steering }: Known) {
+  const { build, document, plan, edit, settle } = useEditor('build', 'document', 'plan', 'edit', 'settle');
+  if (!plan || !steering || steering.built.parts.length === 0) return null;
+  const there = hasSteeringParts(document.frame);
+  const rods = steering.built.parts.filter(({ as }) => as !== 'arm').length;
+  const arms = steering.built.parts.length - rods;
+  return (
+    <Group title="Rods, shafts and arms as pieces">
+      <p className="px-4 text-quiet">
+        {there
+          ? 'They stand in the frame, and follow the linkage: cut list, patterns, weight and clearances have them. No fixture holds them.'
+          : `${rods} of tube and ${arms} of plate, tied to the linkage’s own points; ends short of the balls by 30 mm for the rod ends.`}
+      </p>
+      <div className="flex flex-wrap items-center gap-4 px-4 py-1.5">
+        <Button
+          onClick={() => {
+            edit('steering.parts', makeParts(plan.stance, steering));
+            settle();
+          }}
+        >
+          {there ? 'Make them again' : 'Make the pieces'}
+        </Button>
+        {there && (
+          <>
+            <Link
+              to={`/builds/${build.id}/tubes`}
+              className="font-semibold text-larch-text underline underline-offset-2"
+            >
+              See them among the tubes
+            </Link>
+            <Button
+              look="link"
+              onClick={() => {
+                edit('steering.parts', takeOutParts);
+                settle();
+              }}
+            >
+              Take them out
+            </Button>
+          </>
+        )}
+      </div>
+    </Group>
+  );
+}

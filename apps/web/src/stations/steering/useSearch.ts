@@ -1,0 +1,58 @@
+import { proxy } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { SearchOptions } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
+import { planning } from '../../planning/useSlow';
+import { useSteeringMotion } from './motion';
+
+export interface Search {
+  /** From 0 to 1 while it runs. */
+  readonly progress: number | undefined;
+  /** It ran to its end, and found nothing better. */
+  readonly nothing: boolean;
+  readonly look: (options: SearchOptions) => void;
+  readonly stop: () => void;
+}
+
+/** Looks for a better linkage beside the page; what is found is a proposal until the linkage changes. */
+export function useSearch(): Search {
+  const { present, document } = useEditor('present', 'document');
+  const { propose } = useSteeringMotion();
+  const [progress, setProgress] = useState<number>();
+  const [nothing, setNothing] = useState(false);
+  const turn = useRef(0);
+  const { steering, stance, wheels, seat } = document;
+  const stop = useCallback(() => {
+    turn.current += 1;
+    setProgress(undefined);
+    void planning().stop();
+  }, []);
+  // What was found was found for the linkage as it was.
+  useEffect(() => {
+    propose(undefined);
+    setNothing(false);
+    return stop;
+  }, [steering, stance, wheels, seat, propose, stop]);
+  const look = useCallback(
+    (options: SearchOptions) => {
+      const mine = ++turn.current;
+      setProgress(0);
+      setNothing(false);
+      propose(undefined);
+      const heard = proxy((done: number) => {
+        if (turn.current === mine) setProgress(done);
+      });
+      const done = (found: Parameters<typeof propose>[0]) => {
+        if (turn.current !== mine) return;
+        setProgress(undefined);
+        setNothing(found === undefined);
+        propose(found);
+      };
+      planning()
+        .search(present(), options, heard)
+        .then(done, () => done(undefined));
+    },
+    [present, propose],
+  );
+  return { progress, nothing, look, stop };
+}

@@ -1,0 +1,134 @@
+import type { Piece } from '../frame/frame.js';
+import { rodsAlong } from '../frame/rods.js';
+import { rodFrom } from '../proximity/shapes.js';
+import { positionsAt } from '../steering/pose.js';
+import { moved } from '../steering/chain.js';
+import type { Steering } from '../steering/steering.js';
+import {
+  add,
+  cross,
+  distance,
+  dot,
+  length,
+  squareTo,
+  subtract,
+  turn,
+  type Vector,
+} from '../vector/vector.js';
+import { nameInText } from '../words.js';
+import type { Body, Pair, Rods, Standing } from './parts.js';
+
+/** Half thicknesses of a linkage's parts until they are made, mm. Common practice, no source. */
+const HALF = { rod: 8, arm: 6, shaft: 10 } as const;
+/** An arm is fastened to what lies so near to its root, mm. */
+const AT_ROOT = 45;
+/** A tube that holds a shaft lies along it: nearer than this, mm, and turned no more than so much. */
+const CARRIES = { away: 15, cosine: 0.985 } as const;
+
+type LinkageBody = Rods &
+  Body & {
+    /** What it is fastened to, or runs in, does not count. */
+    readonly touches: (piece: Piece) => boolean;
+    /** It stands beside the wheel that it turns, on a leg of its fork. */
+    readonly besideWheel: boolean;
+  };
+
+/** Rods, arms and shafts of a linkage as they move with the steering; of twins both are one. */
+export function linkageBodies({ built, sweep }: Steering, pieces: readonly Piece[]): readonly LinkageBody[] {
+  const { chain, parts, points } = built;
+  const wheels = Object.values(chain.wheels);
+  const placeOf = (name: string, steer: number): Vector => {
+    const { body, at } = points[name]!;
+    return body === undefined ? at : moved(chain, { body, at }, positionsAt(sweep, wheels, steer));
+  };
+  const carriers = (start: Vector, end: Vector) =>
+    pieces.filter((piece) => carries(piece, start, end)).map(({ member }) => member.id);
+  return parts.map(({ id, name, as, from, to }) => {
+    const made = pieces.find(({ member }) => member.id === `steering-${id.replace(/Right$/, 'Left')}`);
+    const half = made?.section.shape === 'round' ? made.section.diameter / 2 : HALF[as];
+    const still = points[from]!.body === undefined && points[to]!.body === undefined;
+    const [start, end] = [points[from]!.at, points[to]!.at];
+    return {
+      // The steering's own, not of a side: the nearer of two twins is told.
+      name: nameInText(name).replace(/^(left|right) /, ''),
+      sort: 'metal',
+      moves: still ? {} : { steer: true },
+      at: ({ steer }) => [rodFrom(placeOf(from, steer), placeOf(to, steer), half)],
+      // A shaft turns where it stands: what holds it may come as near as it likes.
+      ...(as === 'shaft' && still ? { wanted: 0 } : {}),
+      touches: (piece) =>
+        as === 'shaft'
+          ? carries(piece, start, end) || endsOn(piece, carriers(start, end))
+          : as === 'arm' && nearPiece(piece, start) < AT_ROOT,
+      besideWheel: as === 'arm' && points[to]!.body === 'fork',
+    };
+  });
+}
+
+/** Tubes of a made fork, which turn with their wheel. */
+export function forkBodies({ stance, steering, frame }: Standing): readonly LinkageBody[] {
+  const wheel = stance.steered[0];
+  if (!wheel || stance.steered.length !== 1 || !steering?.ok) return [];
+  return frame.pieces
+    .filter(({ member }) => member.id.startsWith('steering-fork'))
+    .map((piece) => ({
+      name: nameInText(piece.member.name),
+      sort: 'metal',
+      moves: { steer: true },
+      at: ({ steer }) =>
+        rodsAlong(piece).map(({ from, to, radius }) => {
+          const about = (at: Vector) =>
+            add(wheel.axisPoint, turn(subtract(at, wheel.axisPoint), wheel.axis, steer));
+          return rodFrom(about(from), about(to), radius);
+        }),
+      // A steerer runs in its head tube, and what is cut to fit that stops at its outside.
+      touches: (other) => {
+        const head = frame.pieces.filter(
+          (each) => carries(each, piece.start, piece.end) && piece.side === 'middle',
+        );
+        return (
+          head.includes(other) ||
+          endsOn(
+            other,
+            head.map(({ member }) => member.id),
+          )
+        );
+      },
+      besideWheel: true,
+    }));
+}
+
+/** A linkage against tubes, tyres and what of the riders is given. */
+export function linkagePairs(
+  bodies: readonly LinkageBody[],
+  tubes: readonly { readonly piece: Piece; readonly body: Body }[],
+  wheels: readonly Body[],
+): Pair[] {
+  return bodies.flatMap((body) => [
+    ...tubes
+      .filter(({ piece }) => !body.touches(piece))
+      .map(({ body: tube }): Pair => ({ a: body, b: tube })),
+    ...(body.besideWheel ? [] : wheels.map((wheel): Pair => ({ a: body, b: wheel }))),
+  ]);
+}
+
+function carries({ direction, start }: Piece, from: Vector, to: Vector): boolean {
+  const way = subtract(to, from);
+  if (Math.abs(dot(way, direction)) < CARRIES.cosine * length(way)) return false;
+  return length(squareTo(subtract(from, start), direction)) < CARRIES.away;
+}
+
+/** Whether a piece is cut to fit one of these members: it stops at its outside. */
+const endsOn = ({ member: { ends } }: Piece, members: readonly string[]): boolean =>
+  [ends.start, ends.end].some(
+    (end) => end.cut === 'coped' && end.hosts.some(({ member }) => members.includes(member)),
+  );
+
+/** Distance of a point from a piece's straight line between its nodes, mm. */
+function nearPiece({ start, end }: Piece, at: Vector): number {
+  const way = subtract(end, start);
+  const share = Math.min(1, Math.max(0, dot(subtract(at, start), way) / dot(way, way)));
+  return share === 0 || share === 1
+    ? distance(at, share === 0 ? start : end)
+    : length(cross(subtract(at, start), way)) / length(way);
+}

@@ -1,0 +1,76 @@
+import type { BuildDocument, FrameData } from '@larchwood/format';
+import { withSections } from '../frame/edit/graph.js';
+import type { Stance } from '../stance/stance.js';
+import { madeOf, steeringGraph } from '../steering/made/registry.js';
+import { hasSteeringParts, STEERING_GROUP, type GraphParts } from '../steering/parts.js';
+import type { Steering } from '../steering/steering.js';
+
+/** A frame without what its steering is made of. */
+export function withoutSteeringParts(frame: FrameData): FrameData {
+  const keep = ({ group }: { readonly group?: string }) => group !== STEERING_GROUP;
+  const members = frame.members.filter(keep);
+  const plates = frame.plates.filter(keep);
+  return {
+    ...frame,
+    members,
+    plates,
+    nodes: frame.nodes.filter(({ id }) => !id.startsWith('steering-')),
+    groups: frame.groups.filter(({ id }) => id !== STEERING_GROUP),
+  };
+}
+
+/**
+ * The build with its linkage, and what is made besides, as pieces of its frame: made, or made again. Section, material, wall and cuts that the
+ * builder chose for a piece stay.
+ */
+export function withSteeringParts(
+  document: BuildDocument,
+  stance: Stance,
+  steering: Steering,
+): BuildDocument {
+  const made = madeOf(document.steering?.made ?? [], { stance, steering, tyreGap: document.seat.gaps.tyre });
+  return withParts(document, steeringGraph(steering, made), { id: STEERING_GROUP, name: 'Steering' });
+}
+
+function withParts(
+  document: BuildDocument,
+  made: GraphParts,
+  group: { id: string; name: string },
+): BuildDocument {
+  const { frame } = document;
+  const bare = withoutSteeringParts(frame);
+  const oldMembers = new Map(frame.members.map((member) => [member.id, member]));
+  const oldPlates = new Map(frame.plates.map((plate) => [plate.id, plate]));
+  let piece = Math.max(
+    0,
+    ...bare.members.map(({ piece: of }) => of),
+    ...bare.plates.map(({ piece: of }) => of),
+  );
+  const members = made.members.map((member) => {
+    const old = oldMembers.get(member.id);
+    piece += 1;
+    return old
+      ? { ...member, piece, section: old.section, material: old.material, turn: old.turn, ends: old.ends }
+      : { ...member, piece };
+  });
+  const plates = made.plates.map((plate) => {
+    const old = oldPlates.get(plate.id);
+    piece += 1;
+    return old ? { ...plate, piece, thickness: old.thickness, material: old.material } : { ...plate, piece };
+  });
+  const next: BuildDocument = {
+    ...document,
+    frame: {
+      ...bare,
+      groups: [...bare.groups, { ...group, donor: false, apart: true }],
+      nodes: [...bare.nodes, ...made.nodes],
+      members: [...bare.members, ...members],
+      plates: [...bare.plates, ...plates],
+    },
+  };
+  return withSections(next);
+}
+
+/** After a change of the linkage: its pieces are made again where there are some. */
+export const partsFollowing = (document: BuildDocument, stance: Stance, steering: Steering): BuildDocument =>
+  hasSteeringParts(document.frame) ? withSteeringParts(document, stance, steering) : document;

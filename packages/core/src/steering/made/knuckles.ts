@@ -1,0 +1,131 @@
+import { contactOf } from '../../stance/steering.js';
+import { distance } from '../../vector/vector.js';
+import type { MadePart } from './madePart.js';
+import { rectangle, roundBosses } from './outlines.js';
+
+/** Yokes with kingpins and stub axles: what carries each front wheel. */
+export const KNUCKLES: MadePart = {
+  id: 'knuckles',
+  name: 'Yokes, kingpins and stub axles',
+  about: 'A yoke on the frame, a kingpin through it, and the stub axle between its ears.',
+  suits: ({ stance }) => stance.steered.length === 2,
+  sizes: [
+    {
+      id: 'kingpin',
+      name: 'Kingpin',
+      limits: [6, 40],
+      meaning: 'Diameter of the bolt or pin that the stub axle turns about.',
+    },
+    {
+      id: 'opening',
+      name: 'Yoke, inside',
+      limits: [20, 200],
+      tried: true,
+      meaning: 'Between the ears of the yoke, along the kingpin.',
+    },
+    { id: 'ears', name: 'Yoke plates', limits: [4, 20], meaning: 'Thickness of the yoke’s ears and back.' },
+    {
+      id: 'reach',
+      name: 'Kingpin from the back',
+      limits: [15, 120],
+      tried: true,
+      meaning: 'Middle of the kingpin out from the back of the yoke.',
+    },
+    {
+      id: 'stub',
+      name: 'Stub axle',
+      limits: [8, 40],
+      meaning: 'Diameter of the stub axle that the wheel’s bearings sit on.',
+    },
+    {
+      id: 'hub',
+      name: 'Hub, over its bearings',
+      limits: [20, 250],
+      meaning: 'From the inner bearing’s outer face to the outer one’s.',
+    },
+    {
+      id: 'washers',
+      name: 'Washers at the kingpin',
+      limits: [0, 20],
+      meaning: 'Room for thrust washers and shims, above and below together.',
+    },
+  ],
+  choices: [
+    {
+      id: 'bearing',
+      name: 'Kingpin runs in',
+      options: [
+        { id: 'bush', name: 'bushes, reamed after welding' },
+        { id: 'ball', name: 'ball joints' },
+        { id: 'taper', name: 'taper bearings, preloaded' },
+      ],
+    },
+  ],
+  start: ({ stance }) => {
+    const heavy = stance.steered[0]!.width > 70;
+    return {
+      ...{ kingpin: heavy ? 12 : 10, opening: heavy ? 60 : 80, ears: 8, reach: 32 },
+      ...{ stub: heavy ? 17 : 12, hub: heavy ? 70 : 62, washers: 3 },
+    };
+  },
+  make: ({ stance }, sizes) => {
+    const wheel = stance.steered[0]!;
+    const spindle = Math.max(0, stance.values.spindleLength ?? distance(wheel.centre, wheel.axisPoint));
+    const patch = contactOf(wheel);
+    const inner = spindle - sizes.hub! / 2;
+    const [ears, reach, opening] = [sizes.ears!, sizes.reach!, sizes.opening!];
+    return {
+      rows: [
+        { name: 'Stub axle from the kingpin to its shoulder', value: inner, quantity: 'length' },
+        {
+          name: 'Stub axle, kingpin to its nut’s end',
+          value: spindle + sizes.hub! / 2 + sizes.stub! * 1.2,
+          quantity: 'length',
+        },
+        {
+          name: 'Kingpin, under its head',
+          value: opening + 2 * ears + sizes.kingpin! * 1.4,
+          quantity: 'length',
+        },
+        {
+          name: 'Boss of the stub axle, along the kingpin',
+          value: opening - sizes.washers!,
+          quantity: 'length',
+        },
+        { name: 'Kingpin leans back', value: stance.values.caster ?? 0, quantity: 'angle' },
+        { name: 'Kingpin leans inward', value: stance.values.kingpinInclination ?? 0, quantity: 'angle' },
+        {
+          name: 'Middle of the patch from the middle of the vehicle',
+          value: Math.abs(patch[1]),
+          quantity: 'length',
+        },
+        ...(inner < sizes.kingpin!
+          ? [{ name: 'Careful', text: 'the hub’s inner bearing meets the kingpin: lengthen the spindle' }]
+          : []),
+      ],
+      outlines: [
+        {
+          ...{ id: 'yoke-ear', name: 'Yoke ear', thickness: ears, count: 4 },
+          outline: roundBosses([
+            { at: [reach, 0], radius: sizes.kingpin! / 2 + 12 },
+            { at: [0, sizes.kingpin! / 2 + 12], radius: 0.5 },
+            { at: [0, -sizes.kingpin! / 2 - 12], radius: 0.5 },
+          ]),
+          holes: [{ at: [reach, 0], diameter: sizes.kingpin!, name: 'kingpin' }],
+        },
+        {
+          ...{ id: 'yoke-back', name: 'Yoke back', thickness: ears, count: 2 },
+          outline: rectangle([0, 0], sizes.kingpin! + 24, opening),
+          holes: [],
+        },
+      ],
+      order: [
+        'Bore both ears of a pair clamped together; weld the yoke round a dummy kingpin with the washers in.',
+        'Set both yokes in one bar, so that both kingpins lean alike, before they are tacked to the frame.',
+        'Ream or bore the kingpin’s seats after welding: they shrink and go out of round.',
+        'Washer, stub axle, washer, shims until it turns without play, then the locking nut.',
+      ],
+      findings: [],
+    };
+  },
+};
