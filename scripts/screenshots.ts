@@ -25,7 +25,7 @@ const VIEWS: readonly View[] = [
   { file: 'workshop', path: '/' },
   { file: 'stance', build: 'Ferry Road tourer', path: '/stance' },
   { file: 'brief', build: 'Heron Hill 125', path: '/brief' },
-  { file: 'sweep', build: 'Paddock kart', path: '/stance?show=sweep' },
+  { file: 'steering', build: 'Paddock kart', path: '/steering', press: /^Look for a better one/, wait: 2500 },
   { file: 'stance-night-inches', build: 'Lock keeper', path: '/stance', theme: 'night' },
   { file: 'seat', build: 'Paddock kart', path: '/seat' },
   { file: 'clearances', build: 'Ferry Road tourer', path: '/seat?show=gaps', press: /^Heel to chainstay/ },

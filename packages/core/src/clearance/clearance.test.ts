@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { isFinding } from '../findings/finding.js';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { figureOf } from '../rider/figure.js';
+import { planBuild } from '../plan/plan.js';
 import { findKind } from '../stance/kinds/registry.js';
+import { findLinkage } from '../steering/linkages/registry.js';
 import { restTravel } from '../stance/springs.js';
 import { along, distance, subtract, unit, type Vector } from '../vector/vector.js';
 import { wheelsIn } from './parts.js';
@@ -192,5 +194,37 @@ describe('who cannot sit there', () => {
     const near = planMade(made('kart', 'kart', { held: { legRoom: Number(finding.values.value) } }));
     expect(near.findings.some(({ code }) => code === 'legs-do-not-reach')).toBe(false);
     expect(near.stance.values.kneeAngle).toBeCloseTo(178, 4);
+  });
+});
+
+describe('the lock that is left', () => {
+  const document = made('kart', 'kart');
+  const stance = stanceMade(document);
+  const held = findLinkage('track-rod')!.start(stance);
+  const swept = (lock: number) => {
+    const steering = { linkage: 'track-rod' as const, held: { ...held, lock }, made: [] };
+    const build = { ...document, steering };
+    const planned = planBuild(build);
+    if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
+    return clearancesOf(build, planned.plan);
+  };
+  it('is where the first parts touch: a little less lock is free of them, a little more is not', () => {
+    const first = swept(35).lockLeft!;
+    expect([first.a, first.b]).toEqual(['track rod', 'stub brace (8)']);
+    // Told from other steps of the sweep it is the same.
+    expect(swept(60).lockLeft!.steer).toBeCloseTo(first.steer, 1);
+    expect(first.steer).toBeGreaterThan(10);
+    const meets = (lock: number) =>
+      swept(lock).gaps.some(
+        ({ a, b, verdict }) => verdict === 'meet' && `${a} ${b}` === `${first.a} ${first.b}`,
+      );
+    expect(meets(first.steer - 0.3)).toBe(false);
+    expect(meets(first.steer + 0.3)).toBe(true);
+  });
+  it('of a linkage that nobody has begun with is not looked for', () => {
+    const planned = planBuild(document);
+    if (!planned.ok) throw new Error('no plan');
+    const { gaps } = clearancesOf(document, planned.plan);
+    expect(gaps.filter(({ a, b }) => /rod/.test(a + b))).toEqual([]);
   });
 });

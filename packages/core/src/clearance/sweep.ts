@@ -32,6 +32,8 @@ export interface Clearance {
   readonly pose: Pose;
   /** What of the pose it depends on. */
   readonly moves: Moves;
+  /** Of parts that the steering brings together: how far it turns before they touch, degrees to either side. */
+  readonly freeTo?: number;
 }
 /** A hand that leaves its grip on the way to full lock. */
 export interface LostGrip {
@@ -44,6 +46,8 @@ export interface Clearances {
   /** Tightest first, against what is wanted. */
   readonly gaps: readonly Clearance[];
   readonly lostGrips: readonly LostGrip[];
+  /** How far the steering turns, to the side that is less free, before two parts touch; none where it is free to its lock. */
+  readonly lockLeft: { readonly steer: number; readonly a: string; readonly b: string } | undefined;
   /** Poses looked at. */
   readonly poses: number;
 }
@@ -63,7 +67,7 @@ export function clearancesOf(
   plan: Standing,
 ): Clearances {
   const kind = findKind(plan.stance.kind);
-  if (!kind) return { gaps: [], lostGrips: [], poses: 0 };
+  if (!kind) return { gaps: [], lostGrips: [], lockLeft: undefined, poses: 0 };
   const { gaps: wanted } = document.seat;
   const lock = plan.steering?.ok ? plan.steering.steering.state.lock! : document.seat.lock;
   const steers = Array.from({ length: STEPS.steer }, (_, i) => -lock + (2 * lock * i) / (STEPS.steer - 1));
@@ -76,11 +80,23 @@ export function clearancesOf(
   const rodsIn = once((part: Rods) => posesOf(part, values, rest));
   const shapesIn = once((part: Body) => posesOf(part, values, rest));
   const found = pairsOf(document, plan, kind).map((pair) => least(pair, rodsIn, shapesIn, rest, wanted));
+  const gaps = tightest(found.filter((each) => each.gap < FAR));
   return {
-    gaps: tightest(found.filter((each) => each.gap < FAR)),
+    gaps,
     lostGrips: lostGrips(plan, steers),
+    lockLeft: lockLeftOf(gaps),
     poses: STEPS.crank * STEPS.steer * STEPS.travel,
   };
+}
+
+/** The first touch of parts that the steering brings together. */
+function lockLeftOf(gaps: readonly Clearance[]): Clearances['lockLeft'] {
+  const first = gaps.reduce<Clearance | undefined>(
+    (least, each) =>
+      each.freeTo !== undefined && (least?.freeTo === undefined || each.freeTo < least.freeTo) ? each : least,
+    undefined,
+  );
+  return first && { steer: first.freeTo!, a: first.a, b: first.b };
 }
 
 const tell = teller('seat');
@@ -161,6 +177,8 @@ function least(
         }
     }
   const least = a.wanted ?? wantedGap(a.sort, b.sort, wanted);
+  const steers = a.moves.steer || b.moves.steer;
+  const free = best.gap < 0 && steers ? firstTouch(rodsIn(a), shapesIn(b), shared) : undefined;
   return {
     id: `${a.name} ${b.name}`,
     a: a.name,
@@ -171,7 +189,41 @@ function least(
     at: best.rod && best.other ? gapPlace(best.rod, best.other) : [0, 0, 0],
     pose: best.pose,
     moves: { ...a.moves, ...b.moves },
+    ...(free === undefined ? {} : { freeTo: free }),
   };
+}
+
+/** The least turn of the steering at which two parts are in each other; between two steps, in proportion to their gaps. */
+function firstTouch(
+  ones: readonly Posed<Rod>[],
+  others: readonly Posed<Shape>[],
+  shared: readonly (keyof Pose)[],
+): number {
+  // The least gap at each turn, to the left and to the right apart.
+  const gaps = new Map<number, number>();
+  for (const one of ones)
+    for (const two of others) {
+      if (shared.some((axis) => one.pose[axis] !== two.pose[axis])) continue;
+      const steer = one.pose.steer ?? two.pose.steer ?? 0;
+      for (const rod of one.shapes)
+        for (const other of two.shapes) {
+          const before = gaps.get(steer) ?? FAR;
+          if (leastPossible(rod, other) < before) gaps.set(steer, Math.min(before, gap(rod, other)));
+        }
+    }
+  const touched = ([1, -1] as const).flatMap((side) => {
+    const turns = [...gaps]
+      .filter(([steer]) => steer * side >= 0)
+      .sort(([x], [y]) => Math.abs(x) - Math.abs(y));
+    const index = turns.findIndex(([, least]) => least < 0);
+    if (index < 0) return [];
+    const [at, deep] = turns[index]!;
+    const before = turns[index - 1];
+    if (!before) return [Math.abs(at)];
+    const share = before[1] / (before[1] - deep);
+    return [Math.abs(before[0]) + share * (Math.abs(at) - Math.abs(before[0]))];
+  });
+  return Math.min(...touched);
 }
 
 /** Less than this nobody measures, mm. */

@@ -145,11 +145,26 @@ function slidTo(axis: Vector, at: Vector, other: Vector, long: number, straight:
 
 /** How far a rod is from pushing along the body's own axis or centre, degrees: 90 moves it best, 0 moves it no more. */
 export function pushAngle(chain: Chain, end: OnBody, other: OnBody, positions: Positions): number {
-  const body = chain.bodies[end.body]!;
-  const at = moved(chain, end, positions);
-  const rod = unit(subtract(moved(chain, other, positions), at));
-  const way = body.as === 'slides' ? body.axis : unit(cross(body.axis, subtract(at, body.point)));
-  return toDegrees(Math.asin(Math.min(1, Math.abs(dot(rod, way)))));
+  return pushed(chain, end, moved(chain, end, positions), moved(chain, other, positions));
+}
+
+/** The smaller of the angles at a rod's two ends, degrees. */
+export function rodAngle(
+  chain: Chain,
+  { from, to }: Extract<Link, { as: 'rod' }>,
+  positions: Positions,
+): number {
+  const [a, b] = [moved(chain, from, positions), moved(chain, to, positions)];
+  return Math.min(pushed(chain, from, a, b), pushed(chain, to, b, a));
+}
+
+/** @param at the end, where it is; @param other the rod's other end */
+function pushed(chain: Chain, { body: id }: OnBody, at: Vector, other: Vector): number {
+  const body = chain.bodies[id]!;
+  const rod = subtract(other, at);
+  const way = body.as === 'slides' ? body.axis : cross(body.axis, subtract(at, body.point));
+  const sine = Math.abs(dot(rod, way)) / (length(rod) * length(way));
+  return toDegrees(Math.asin(Math.min(1, sine)));
 }
 
 /** Straight-ahead length of a rod, ball to ball; mm. */

@@ -30,7 +30,7 @@ export interface SearchProgress {
 }
 
 /** Sweeps of the search are coarser than what is charted: the best is confirmed on the whole one. */
-const STEPS = 25;
+const STEPS = 17;
 /** First steps are so many of what can be made. */
 const WIDEST = 16;
 /** Degrees short of the lock, and of the least angle at a rod, cost so much: more than any error that they could save. */

@@ -1,7 +1,7 @@
 import { rootBetween } from '../numeric/root.js';
 import type { SteeredWheel } from '../stance/dimension.js';
 import { steered, type Steered } from '../stance/steering.js';
-import { isStuck, moveChain, pushAngle, type Chain, type Positions } from './chain.js';
+import { isStuck, moveChain, rodAngle, type Chain, type Positions } from './chain.js';
 
 /** Why the steering goes no further to a side. */
 export type Stop =
@@ -38,7 +38,7 @@ export interface SteeringSweep {
 /** Angles that a sweep looks at. */
 export const STEPS_OF_SWEEP = 121;
 /** The driver is first moved in steps of this part of its reach, to see where a rod ends. */
-const COARSE = 48;
+const COARSE = 24;
 
 /** The larger turn of the wheels, counted to one side; undefined where a rod cannot reach. */
 function turned(chain: Chain, drive: number, side: 1 | -1): number | undefined {
@@ -124,19 +124,7 @@ export function stepAt(
       wheels.map((wheel) => [wheel.id, steered(wheel, positions[chain.wheels[wheel.id]!]!)]),
     ),
     rods: Object.fromEntries(
-      chain.links.flatMap((link) =>
-        link.as === 'rod'
-          ? [
-              [
-                link.id,
-                Math.min(
-                  pushAngle(chain, link.from, link.to, positions),
-                  pushAngle(chain, link.to, link.from, positions),
-                ),
-              ],
-            ]
-          : [],
-      ),
+      chain.links.flatMap((link) => (link.as === 'rod' ? [[link.id, rodAngle(chain, link, positions)]] : [])),
     ),
   };
 }

@@ -6,6 +6,7 @@ import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Length } from '../../parts/Figure';
 import { setLock } from '../steering/changes';
+import { LockLeft } from './LockLeft';
 import { setSeat } from './changes';
 import { useClearances } from './clearances';
 import { useMotion } from './motion';
@@ -48,6 +49,7 @@ export function ClearancePanel() {
           />
         </Row>
       </Group>
+      {clearances?.lockLeft && <LockLeft {...clearances.lockLeft} />}
       <Group title="Least gap wanted">
         {WANTED.map(({ id, name }) => (
           <Row key={id} name={name}>

@@ -22,8 +22,9 @@ const ANGLE_STEP = 0.5;
 /** Sizes that are left free are moved until the front wheels roll about one centre as nearly as can be. */
 export function ProposalGroup({ linkage, held }: Known) {
   const { document, plan, edit, settle } = useEditor('document', 'plan', 'edit', 'settle');
-  const { proposal, propose } = useSteeringMotion();
-  const { progress, nothing, look, stop } = useSearch();
+  const { found, propose } = useSteeringMotion();
+  const proposal = found?.proposal;
+  const { progress, look, stop } = useSearch();
   const may = searchable(linkage, held);
   const [kept, setKept] = useState<ReadonlySet<string>>(new Set());
   const [steps, setSteps] = useState<'mm' | 'inch' | 'holes'>(document.units.length === 'mm' ? 'mm' : 'inch');
@@ -102,7 +103,7 @@ export function ProposalGroup({ linkage, held }: Known) {
         )}
       </div>
       <div role="status">
-        {nothing && (
+        {found && !proposal && (
           <p className="px-4 pb-2 text-quiet">
             Nothing better with these sizes free, {lengthBothWays(step)} at a time.
           </p>

@@ -6,6 +6,9 @@ import { Group, Panel } from '../../ledger/Panel';
 import { SourceContext } from '../../ledger/source';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
+import { Link } from 'react-router';
+import { useClearances } from '../seat/clearances';
+import { LockLeft } from '../seat/LockLeft';
 import { findingsAt } from '../state';
 import { setLinkage, usualSteering } from './changes';
 import { PartsGroup } from './PartsGroup';
@@ -21,7 +24,8 @@ export function SteeringPanel({
   readonly known: Known;
   readonly readings: SteeringReadings | undefined;
 }) {
-  const { document, plan, edit, settle } = useEditor('document', 'plan', 'edit', 'settle');
+  const { build, document, plan, edit, settle } = useEditor('build', 'document', 'plan', 'edit', 'settle');
+  const { clearances } = useClearances();
   const { linkage, held, source, steering } = known;
   const stance = plan?.stance;
   const findings = findingsAt(plan, 'steering');
@@ -37,6 +41,19 @@ export function SteeringPanel({
   return (
     <Panel title="Steering" aside={`${count} held, ${source.solvable.dimensions.length - count} follow`}>
       <Findings findings={findings.filter(({ severity }) => severity !== 'note')} />
+      {clearances?.lockLeft && (
+        <Group title="What it meets on its way">
+          <LockLeft {...clearances.lockLeft} />
+          <p className="px-4">
+            <Link
+              to={`/builds/${build.id}/seat?show=gaps`}
+              className="font-semibold text-larch-text underline underline-offset-2"
+            >
+              Every gap, lock to lock
+            </Link>
+          </p>
+        </Group>
+      )}
       <Group title="What turns the wheels">
         <div className="px-4 pb-1">
           {stance && (

@@ -6,7 +6,6 @@ import {
   solveLinkage,
   steeringReadings,
   type Plan,
-  type Proposal,
   type Steering,
   type Vector,
 } from '@larchwood/core';
@@ -15,7 +14,13 @@ import { useEditor, useKind } from '../../editor/editor';
 import { OutputButton } from '../../files/OutputButton';
 import { Slider } from '../../parts/Slider';
 import { TabBar } from '../../parts/TabBar';
-import { SteeringMotionContext, useSteeringMotion, type SteeringMotion } from './motion';
+import {
+  standsFor,
+  SteeringMotionContext,
+  useSteeringMotion,
+  type Found,
+  type SteeringMotion,
+} from './motion';
 import { BumpView } from './BumpView';
 import { MadeView } from './MadeView';
 import { SidesView } from './SidesView';
@@ -89,9 +94,11 @@ export function SteeringStation() {
 }
 
 function useMotion(): SteeringMotion {
+  const { document } = useEditor('document');
   const [steer, turnTo] = useState(0);
-  const [proposal, propose] = useState<Proposal>();
-  return useMemo(() => ({ steer, turnTo, proposal, propose }), [steer, proposal]);
+  const [last, propose] = useState<Found>();
+  const found = last && standsFor(last, document) ? last : undefined;
+  return useMemo(() => ({ steer, turnTo, found, propose }), [steer, found]);
 }
 
 function Shown({
@@ -162,7 +169,7 @@ function TurnBar({ steering: { sweep } }: { readonly steering: Steering }) {
 }
 
 function useProposed(plan: Plan, { linkage }: Known): Steering | undefined {
-  const { proposal } = useSteeringMotion();
+  const proposal = useSteeringMotion().found?.proposal;
   return useMemo(() => {
     const solved = proposal && solveLinkage(linkage, plan.stance, proposal.held);
     return solved?.ok ? solved.steering : undefined;

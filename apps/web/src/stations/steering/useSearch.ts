@@ -8,8 +8,6 @@ import { useSteeringMotion } from './motion';
 export interface Search {
   /** From 0 to 1 while it runs. */
   readonly progress: number | undefined;
-  /** It ran to its end, and found nothing better. */
-  readonly nothing: boolean;
   readonly look: (options: SearchOptions) => void;
   readonly stop: () => void;
 }
@@ -19,7 +17,6 @@ export function useSearch(): Search {
   const { present, document } = useEditor('present', 'document');
   const { propose } = useSteeringMotion();
   const [progress, setProgress] = useState<number>();
-  const [nothing, setNothing] = useState(false);
   const turn = useRef(0);
   const { steering, stance, wheels, seat } = document;
   const stop = useCallback(() => {
@@ -27,17 +24,13 @@ export function useSearch(): Search {
     setProgress(undefined);
     void planning().stop();
   }, []);
-  // What was found was found for the linkage as it was.
-  useEffect(() => {
-    propose(undefined);
-    setNothing(false);
-    return stop;
-  }, [steering, stance, wheels, seat, propose, stop]);
+  // What is looked for is looked for the linkage as it is: a change of it stops the search.
+  useEffect(() => stop, [steering, stance, wheels, seat, stop]);
   const look = useCallback(
     (options: SearchOptions) => {
       const mine = ++turn.current;
+      const of = present();
       setProgress(0);
-      setNothing(false);
       propose(undefined);
       const heard = proxy((done: number) => {
         if (turn.current === mine) setProgress(done);
@@ -45,14 +38,16 @@ export function useSearch(): Search {
       const done = (found: Parameters<typeof propose>[0]) => {
         if (turn.current !== mine) return;
         setProgress(undefined);
-        setNothing(found === undefined);
         propose(found);
       };
       planning()
-        .search(present(), options, heard)
-        .then(done, () => done(undefined));
+        .search(of, options, heard)
+        .then(
+          (proposal) => done({ of, proposal }),
+          () => done(undefined),
+        );
     },
     [present, propose],
   );
-  return { progress, nothing, look, stop };
+  return { progress, look, stop };
 }

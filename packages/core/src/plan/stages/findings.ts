@@ -15,14 +15,31 @@ import { staleParts, steeringFindings } from '../../steering/findings.js';
 import { stance } from './stance.js';
 import { steering } from './steering.js';
 
+/** Of the linkage, and of what is made with it: looked through again only when one of them changes. */
+const steeringFound = stage(
+  'steeringFound',
+  { steering, stance, made: madeParts },
+  ({ steering: linked, stance: on, made }): readonly Finding[] => [
+    ...steeringFindings(linked, on),
+    ...made.flatMap(({ result }) => result.findings),
+  ],
+);
+
+/** Pieces of the steering that were made for other sizes. */
+const stale = stage(
+  'stale',
+  { document: parts('frame'), steering, made: madeParts },
+  ({ document, steering: linked, made }): readonly Finding[] => staleParts(document.frame, linked, made),
+);
+
 /** What can be told at once. */
 export const findings = stage(
   'findings',
   {
     document: parts('brief', 'wheels', 'seat', 'mass', 'frame'),
     stance,
-    steering,
-    made: madeParts,
+    steeringFound,
+    stale,
     mass,
     tipping,
     frame,
@@ -34,9 +51,8 @@ export const findings = stage(
     ...stanceFindings(made.stance),
     ...briefFindings(document, made.stance),
     ...seatFindings(document, made.stance, made.mass, made.tipping),
-    ...steeringFindings(made.steering, made.stance),
-    ...made.made.flatMap(({ result }) => result.findings),
-    ...staleParts(document.frame, made.steering, made.made),
+    ...made.steeringFound,
+    ...made.stale,
     ...made.frame.findings,
     ...jointFindings(made.cuts.cuts, made.frame, made.interferences, document),
     ...made.fixture.findings,

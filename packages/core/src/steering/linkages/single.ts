@@ -23,7 +23,7 @@ const crownHeight = (stance: Stance): number =>
 function ownColumn(stance: Stance): { readonly point: Vector; readonly up: Vector } | undefined {
   const hands = handsOf(stance);
   if (hands?.on !== 'bars' || !hands.axis) return undefined;
-  const { point, up } = hands.axis;
+  const { point } = hands.axis;
   const onAxis = axisAtHeight(wheelOf(stance), point[2]);
   return Math.hypot(point[0] - onAxis[0], point[1] - onAxis[1]) > 100 ? hands.axis : undefined;
 }
