@@ -3,12 +3,14 @@ import { fixtures } from './fixture.js';
 import { planInNode } from './plan.js';
 import { applicationInChromium } from './browser.js';
 import { windowsAtOnce } from './load.js';
+import { linkages } from './steering.js';
 
 /**
  * Speed, measured on the compiled packages, as the application runs them. A benchmark only: nothing passes or fails here.
  */
 const only = process.argv[2];
 if (only === undefined || only === 'plan') planInNode();
+if (only === undefined || only === 'steering') linkages();
 if (only === undefined || only === 'fixture') fixtures();
 if (only === undefined || only === 'frame') {
   largestFrame();

@@ -198,7 +198,7 @@ export * from './steering/search.js';
 export * from './steering/readings.js';
 export * from './steering/pose.js';
 export type { Linkage, LinkagePart, LinkageSize } from './steering/linkage.js';
-export { stepAt, type SteeringStep, type SteeringSweep } from './steering/sweep.js';
+export { stepAt, sweepOf, type SteeringStep, type SteeringSweep } from './steering/sweep.js';
 export { withSteeringParts, withoutSteeringParts, partsFollowing } from './start/steeringParts.js';
 export { hasSteeringParts, STEERING_GROUP } from './steering/parts.js';
 export {
@@ -212,3 +212,4 @@ export {
 export type * from './steering/made/madePart.js';
 export { unevenness } from './steering/made/column.js';
 export { bumpSteerOf, type BumpSteer } from './steering/bump.js';
+export { fixedPlan } from './plan/fixedPlan.js';

@@ -189,7 +189,7 @@ export function Chart({
               {series.length > 1 && end && (
                 <text
                   x={x(end[0]) - 4}
-                  y={y(end[1]) + (index === 0 ? -6 : 16)}
+                  y={Math.min(bottom - 5, y(end[1]) + (index === 0 ? -6 : 16))}
                   textAnchor="end"
                   fill="var(--quiet)"
                   fontSize="12"

@@ -12,7 +12,7 @@ import { wheelsIn } from './parts.js';
 import { distanceTo } from '../proximity/distance.js';
 import { gap, gapPlace, leastPossible } from '../proximity/gap.js';
 import { ballAt, rodFrom, type Disc } from '../proximity/shapes.js';
-import { tyre } from './tyre.js';
+import { tyre } from '../stance/tyreShape.js';
 import { clearanceFindings, clearancesOf, STEPS } from './sweep.js';
 
 const coordinate = fc.double({ min: -600, max: 600, noNaN: true });

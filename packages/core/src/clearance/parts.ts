@@ -16,7 +16,7 @@ import { add, along, scale, subtract, turn, type Vector } from '../vector/vector
 import { lumpAt } from '../mass/mass.js';
 import { ballAt, boxAt, rodFrom, type Rod, type Shape } from '../proximity/shapes.js';
 import { forkBodies, linkageBodies, linkagePairs } from './linkage.js';
-import { tyre } from './tyre.js';
+import { tyre } from '../stance/tyreShape.js';
 
 /** How the moving parts stand: crank in degrees, steering in degrees to the left, travel from 0 unladen to 1 pressed home. */
 export interface Pose {

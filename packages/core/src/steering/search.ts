@@ -1,6 +1,9 @@
+import { gap } from '../proximity/gap.js';
+import { ballAt, rodFrom } from '../proximity/shapes.js';
 import type { Held } from '../stance/solve.js';
 import { solveStance } from '../stance/solve.js';
 import type { Stance } from '../stance/stance.js';
+import { tyre } from '../stance/tyreShape.js';
 import type { Linkage, Sizes } from './linkage.js';
 import { ackermannOf, leastRodAngle, LEAST_ROD_ANGLE, type AckermannSummary } from './report.js';
 import { solvableOf } from './steering.js';
@@ -14,6 +17,8 @@ export interface SearchOptions {
   readonly step: number;
   /** Of angles, degrees. */
   readonly angleStep: number;
+  /** Wanted between a steering arm with its ball and the tyre that turns with it, mm. */
+  readonly tyreGap: number;
 }
 export interface Proposal {
   readonly before: AckermannSummary;
@@ -33,8 +38,8 @@ export interface SearchProgress {
 const STEPS = 17;
 /** First steps are so many of what can be made. */
 const WIDEST = 16;
-/** Degrees short of the lock, and of the least angle at a rod, cost so much: more than any error that they could save. */
-const COST = { lock: 10, rod: 2 } as const;
+/** Degrees short of the lock and of the least angle at a rod, and mm that an arm is too near to its tyre, cost so much: more than any error that they could save. */
+const COST = { lock: 10, rod: 2, tyre: 2 } as const;
 /** So many times the search sets out anew, from places of its own. */
 const STARTS = 5;
 /** A size is moved by so much at most, mm and degrees: the builder asked for his linkage mended, not for another. */
@@ -53,7 +58,7 @@ export function* searchLinkage(
   linkage: Linkage,
   stance: Stance,
   held: Held,
-  { free, step, angleStep }: SearchOptions,
+  { free, step, angleStep, tyreGap }: SearchOptions,
 ): Generator<SearchProgress, Proposal | undefined> {
   const solvable = solvableOf(linkage, stance);
   const moves = linkage.sizes.filter(({ id }) => free.includes(id) && id in held);
@@ -73,13 +78,17 @@ export function* searchLinkage(
     const short = 2 * sizes.lock! - sweep.left.steer - sweep.right.steer;
     const rod = leastRodAngle(sweep)?.angle ?? 90;
     const summary = ackermannOf(stance.steered, sweep);
-    return { ...summary, short: Math.max(0, short), rod };
+    return { ...summary, short: Math.max(0, short), rod, tyre: armToTyre(stance, sizes, linkage) };
   };
   const start = summaryOf(held, STEPS);
   // What it sets out with may stay as it is, but becomes no worse.
   const leastRod = Math.min(LEAST_ROD_ANGLE, start?.rod ?? LEAST_ROD_ANGLE);
-  const costIn = ({ rms, short, rod }: NonNullable<typeof start>) =>
-    rms + COST.lock * short + COST.rod * Math.max(0, leastRod - rod);
+  const leastTyre = Math.min(tyreGap, start?.tyre ?? tyreGap);
+  const costIn = ({ rms, short, rod, tyre }: NonNullable<typeof start>) =>
+    rms +
+    COST.lock * short +
+    COST.rod * Math.max(0, leastRod - rod) +
+    COST.tyre * Math.max(0, leastTyre - tyre);
   const costOf = (values: Held, steps = STEPS): number => {
     const key = `${steps}: ${moves.map(({ id }) => values[id]!.toFixed(4)).join(' ')}`;
     const before = known.get(key);
@@ -162,6 +171,18 @@ export function* searchLinkage(
       .map(({ id }) => ({ id, from: held[id]!, to: best.values[id]! })),
     looked,
   };
+}
+
+/** Half an arm, and half of a rod's end with its nut; mm. Common practice, no source. */
+const ARM = { half: 6, ball: 14 } as const;
+
+/** Gap of the left steering arm to its own tyre, mm: both turn about the kingpin, so that it stays the same. */
+function armToTyre(stance: Stance, sizes: Sizes, linkage: Linkage): number {
+  const { points } = linkage.build(stance, sizes);
+  const [root, end] = [points['steering.armRootLeft'], points['steering.armLeft']];
+  if (!root || !end) return Infinity;
+  const wheel = tyre(stance.steered[0]!);
+  return Math.min(gap(rodFrom(root.at, end.at, ARM.half), wheel), gap(ballAt(end.at, ARM.ball), wheel));
 }
 
 /** What a search may move of a linkage as it is held. */

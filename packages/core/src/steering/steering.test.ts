@@ -234,6 +234,7 @@ describe('a proposal', () => {
       free: free ?? searchable(linkage, held),
       step,
       angleStep: 0.5,
+      tyreGap: 6,
     });
     let next = search.next();
     while (!next.done) next = search.next();
@@ -304,6 +305,7 @@ describe('a proposal', () => {
       free: ['armAngle'],
       step: 1,
       angleStep: 0.5,
+      tyreGap: 6,
     });
     let next = again.next();
     while (!next.done) next = again.next();

@@ -1,4 +1,4 @@
-import { displayOf, findSchool, sizeIn } from '@larchwood/core';
+import { displayOf, findSchool, fixedPlan, sizeIn } from '@larchwood/core';
 import type { Drawing } from '../drawing.js';
 import { drawingToDxf } from '../dxf.js';
 import { fixtureDrawing, fixtureOnRoll } from '../fixture/fixtureDrawing.js';
@@ -9,6 +9,10 @@ import { drawingToSvg } from '../svg.js';
 import { tiled } from '../tiles.js';
 import { noTubes, notHeld, paper, type Output, type Source } from './output.js';
 
+/** A fixture's paper shows what it holds. */
+const held = ({ document, plan }: Source) => fixedPlan(document, plan);
+const onlyHeld = (source: Source): Source => ({ ...source, plan: held(source) });
+
 /** Drawing to scale, settings to tick, checks and lists. */
 export const settingSheets = paper({
   id: 'fixture-sheets',
@@ -16,8 +20,10 @@ export const settingSheets = paper({
   group: 'fixture',
   name: ({ document }) => `${document.brief.school}-sheets`,
   refuse: notHeld,
-  pages: ({ document, plan, details, revision }) =>
-    fixtureSheets(document, plan, details(), { size: document.paper.size, revision }),
+  pages: (source) => {
+    const { document, details, revision } = source;
+    return fixtureSheets(document, held(source), details(), { size: document.paper.size, revision });
+  },
 });
 
 export const settingsTable: Output = {
@@ -43,7 +49,11 @@ interface FullSize {
   readonly onRoll: (source: Source) => Drawing;
 }
 
-function fullSize({ what, whole, onRoll, ...given }: FullSize): readonly Output[] {
+function fullSize({ what, whole: drawn, onRoll: rolled, ...given }: FullSize): readonly Output[] {
+  const [whole, onRoll] = [drawn, rolled].map((make) => (source: Source) => make(onlyHeld(source))) as [
+    FullSize['whole'],
+    FullSize['onRoll'],
+  ];
   const sheets = paper({
     ...given,
     group: 'fixture',

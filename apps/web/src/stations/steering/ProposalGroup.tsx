@@ -92,7 +92,10 @@ export function ProposalGroup({ linkage, held }: Known) {
       )}
       <div className="flex items-center gap-3 px-4 py-1.5">
         {progress === undefined ? (
-          <Button disabled={free.length === 0} onClick={() => look({ free, step, angleStep: ANGLE_STEP })}>
+          <Button
+            disabled={free.length === 0}
+            onClick={() => look({ free, step, angleStep: ANGLE_STEP, tyreGap: document.seat.gaps.tyre })}
+          >
             Look for a better one
           </Button>
         ) : (

@@ -1,5 +1,5 @@
 import type { Disc } from '../proximity/shapes.js';
-import type { StandingWheel } from '../stance/dimension.js';
+import type { StandingWheel } from './dimension.js';
 
 /** How round a tyre's shoulders are, as a share of the wheel's radius: a narrow tyre is round all over. Common practice, no source. */
 const SHOULDER = 0.12;
