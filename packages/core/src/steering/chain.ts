@@ -8,7 +8,6 @@ import {
   scale,
   subtract,
   turn,
-  unit,
   type Vector,
 } from '../vector/vector.js';
 
