@@ -182,7 +182,8 @@ export {
   type Clearance,
   type Clearances,
 } from './clearance/sweep.js';
-export { wheelsIn, type Pose } from './clearance/parts.js';
+export { wheelsIn } from './clearance/parts.js';
+export type { Pose } from './clearance/part.js';
 export { planBuild, WHILE_DRAGGED, type Plan, type PlanResult } from './plan/plan.js';
 export { Planner } from './plan/planner.js';
 export type { Stage } from './plan/stage.js';

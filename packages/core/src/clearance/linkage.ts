@@ -16,7 +16,7 @@ import {
   type Vector,
 } from '../vector/vector.js';
 import { nameInText } from '../words.js';
-import type { Body, Pair, Rods, Standing } from './parts.js';
+import type { Body, Pair, Rods, Standing } from './part.js';
 
 /** Half thicknesses of a linkage's parts until they are made, mm. Common practice, no source. */
 const HALF = { rod: 8, arm: 6, shaft: 10 } as const;

@@ -1,10 +1,7 @@
 import type { BuildDocument } from '@larchwood/format';
 import { fixedPart } from '../frame/apart.js';
-import type { Frame } from '../frame/frame.js';
 import { rodsAlong } from '../frame/rods.js';
-import type { Stance } from '../stance/stance.js';
 import { turnsAt } from '../steering/pose.js';
-import type { SteeringResult } from '../steering/steering.js';
 import { THICKNESS } from '../rider/body.js';
 import { figureOf, gripsAt, type Figure } from '../rider/figure.js';
 import type { RiderPlace } from '../rider/place.js';
@@ -14,52 +11,13 @@ import { turnedWheel } from '../stance/steering.js';
 import { nameInText } from '../words.js';
 import { add, along, scale, subtract, turn, type Vector } from '../vector/vector.js';
 import { lumpAt } from '../mass/mass.js';
-import { ballAt, boxAt, rodFrom, type Rod, type Shape } from '../proximity/shapes.js';
+import { ballAt, boxAt, rodFrom, type Rod } from '../proximity/shapes.js';
+import type { Body, Moves, Pair, Pose, Rods, Standing } from './part.js';
 import { forkBodies, linkageBodies, linkagePairs } from './linkage.js';
 import { tyre } from '../stance/tyreShape.js';
 
-/** How the moving parts stand: crank in degrees, steering in degrees to the left, travel from 0 unladen to 1 pressed home. */
-export interface Pose {
-  readonly crank: number;
-  readonly steer: number;
-  readonly travel: number;
-}
-export type Moves = Readonly<Partial<Record<keyof Pose, true>>>;
-
-/** What a part is, for the gap that is wanted of it. */
-export type Sort = 'tyre' | 'rider' | 'metal';
-
-/** A part as rods; what it moves with says over what a sweep must go. */
-export interface Rods {
-  /** Gap that is wanted of it where it is not the usual one of its sort, mm. */
-  readonly wanted?: number;
-  readonly name: string;
-  readonly sort: Sort;
-  readonly moves: Moves;
-  readonly at: (pose: Pose) => readonly Rod[];
-}
-/** A part that rods may meet. */
-export interface Body {
-  readonly name: string;
-  readonly sort: Sort;
-  readonly moves: Moves;
-  readonly at: (pose: Pose) => readonly Shape[];
-}
-export interface Pair {
-  readonly a: Rods;
-  readonly b: Body;
-}
-
 /** Half thicknesses of metal parts that no tubes stand for yet, mm. Common practice, no source. */
 const METAL = { bar: 12, stem: 16, column: 13, rim: 14, fork: 16, edge: 10 } as const;
-
-/** A vehicle as it stands: its stance, and the frame in it. */
-export interface Standing {
-  readonly stance: Stance;
-  readonly frame: Frame;
-  /** How the wheels are turned; each by the same where nothing is known. */
-  readonly steering?: SteeringResult | undefined;
-}
 
 /** Everything that could meet, as pairs worth sweeping. */
 export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: Standing, kind: Kind): Pair[] {

@@ -4,16 +4,8 @@ import { figureOf } from '../rider/figure.js';
 import { restTravel } from '../stance/springs.js';
 import { findKind } from '../stance/kinds/registry.js';
 import type { Vector } from '../vector/vector.js';
-import {
-  pairsOf,
-  type Body,
-  type Moves,
-  type Pair,
-  type Pose,
-  type Rods,
-  type Sort,
-  type Standing,
-} from './parts.js';
+import type { Body, Moves, Pair, Pose, Rods, Sort, Standing } from './part.js';
+import { pairsOf } from './parts.js';
 import { gap, gapPlace, leastPossible } from '../proximity/gap.js';
 import type { Rod, Shape } from '../proximity/shapes.js';
 

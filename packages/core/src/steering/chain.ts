@@ -1,15 +1,5 @@
 import { toDegrees } from '../units/angle.js';
-import {
-  add,
-  along,
-  cross,
-  dot,
-  length,
-  scale,
-  subtract,
-  turn,
-  type Vector,
-} from '../vector/vector.js';
+import { add, along, cross, dot, length, scale, subtract, turn, type Vector } from '../vector/vector.js';
 
 /** A part of the steering that moves one way only: it turns about a line, or slides along one. Straight ahead it is at 0. */
 export type Body =

@@ -5,7 +5,7 @@ import { Chart } from '../../charts/Chart';
 import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
 import { Length } from '../../parts/Figure';
-import type { Known } from './useLinkage';
+import type { Known } from './known';
 
 const LENGTH = { quantity: 'length' } as const;
 

@@ -25,7 +25,7 @@ import { Choice } from '../../parts/Choice';
 import { Length } from '../../parts/Figure';
 import { SheetView } from '../../parts/SheetView';
 import { setMade, takeOutMade } from './changes';
-import type { Known } from './useLinkage';
+import type { Known } from './known';
 
 /** Parts of the front end that the builder makes: sizes out of the stance, what they come to, and outlines at full size. */
 export function MadeView({

@@ -4,7 +4,7 @@ import { useEditor } from '../../editor/editor';
 import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { makeParts, takeOutParts } from './changes';
-import type { Known } from './useLinkage';
+import type { Known } from './known';
 
 /** The linkage as pieces of the frame: with marks, cuts, patterns and weight as every tube has them. */
 export function PartsGroup({ steering }: Known) {

@@ -11,7 +11,7 @@ import { Measure } from '../../parts/Figure';
 import { setLinkage } from './changes';
 import { useSteeringMotion } from './motion';
 import { useSearch } from './useSearch';
-import type { Known } from './useLinkage';
+import type { Known } from './known';
 
 const SIXTEENTH = 25.4 / 16;
 /** Lengths of a proposal come to these; a pattern of holes has a pitch of its own. */

@@ -3,7 +3,7 @@ import { ackermannOf, formatAngle, leastRodAngle, type SteeringReadings } from '
 import { useEditor } from '../../editor/editor';
 import { Group, Row } from '../../ledger/Panel';
 import { Length } from '../../parts/Figure';
-import type { Known } from './useLinkage';
+import type { Known } from './known';
 
 const POUND_FORCE = 4.44822;
 

@@ -4,7 +4,7 @@ import { Chart } from '../../charts/Chart';
 import { simulatedAngleSensor } from '../../instruments/simulatedAngleSensor';
 import { Button } from '../../parts/Button';
 import { OutputButton } from '../../files/OutputButton';
-import type { Known } from './useLinkage';
+import type { Known } from './known';
 
 const ROWS = 25;
 

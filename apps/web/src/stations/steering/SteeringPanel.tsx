@@ -14,7 +14,7 @@ import { setLinkage, usualSteering } from './changes';
 import { PartsGroup } from './PartsGroup';
 import { ProposalGroup } from './ProposalGroup';
 import { ReadingsGroup } from './ReadingsGroup';
-import type { Known } from './useLinkage';
+import type { Known } from './known';
 
 /** Which linkage, what is wrong with it, its dimensions, and a better one where there is one. */
 export function SteeringPanel({

@@ -27,7 +27,8 @@ import { SidesView } from './SidesView';
 import { SteeringCharts } from './SteeringCharts';
 import { SteeringPanel } from './SteeringPanel';
 import { SteeringSheet, type SheetId } from './SteeringSheet';
-import { useLinkage, type Known } from './useLinkage';
+import type { Known } from './known';
+import { useLinkage } from './useLinkage';
 
 const TABS = [
   { id: 'plan', tab: 'Plan' },

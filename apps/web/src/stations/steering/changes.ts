@@ -14,7 +14,7 @@ import {
   type Steering,
 } from '@larchwood/core';
 import type { BuildDocument, Made, MadeId, SteeringData } from '@larchwood/format';
-import type { Known } from './useLinkage';
+import type { Known } from './known';
 
 type Change = (document: BuildDocument) => BuildDocument;
 type Numbers = Readonly<Record<string, number>>;

@@ -7,22 +7,12 @@ import {
   solvableOf,
   solveLinkage,
   without,
-  type Linkage,
   type Result,
-  type Steering,
 } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import type { DimensionSource } from '../../ledger/source';
 import { setLinkage } from './changes';
-
-/** The linkage of the open build: what it is, how it stands, and how its dimensions are held. */
-export interface Known {
-  readonly linkage: Linkage;
-  readonly held: Readonly<Record<string, number>>;
-  /** None where what is held makes no linkage. */
-  readonly steering: Steering | undefined;
-  readonly source: DimensionSource;
-}
+import type { Known } from './known';
 
 export function useLinkage(): Known | undefined {
   const { document, plan, edit } = useEditor('document', 'plan', 'edit');
