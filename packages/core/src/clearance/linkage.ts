@@ -98,13 +98,15 @@ export function forkBodies({ stance, steering, frame }: Standing): readonly Link
     }));
 }
 
-/** A linkage against tubes, tyres and what of the riders is given. */
+/** A linkage against tubes, tyres, the ground and what of the riders is given. */
 export function linkagePairs(
   bodies: readonly LinkageBody[],
   tubes: readonly { readonly piece: Piece; readonly body: Body }[],
   wheels: readonly Body[],
+  ground: Body,
 ): Pair[] {
   return bodies.flatMap((body) => [
+    { a: body, b: ground },
     ...tubes
       .filter(({ piece }) => !body.touches(piece))
       .map(({ body: tube }): Pair => ({ a: body, b: tube })),

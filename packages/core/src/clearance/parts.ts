@@ -45,7 +45,7 @@ export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: S
   const tyres = wheels.flatMap((wheel) => frame.map((tube): Pair => ({ a: tube, b: wheel })));
   return [
     ...riders,
-    ...linkagePairs(linkage, tubes, wheels),
+    ...linkagePairs(linkage, tubes, wheels, ground),
     ...stance.places.flatMap((place) =>
       seatParts(place, '').shell.flatMap((shell) => linkage.map((part): Pair => ({ a: part, b: shell }))),
     ),

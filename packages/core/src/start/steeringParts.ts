@@ -62,7 +62,10 @@ function withParts(
     ...document,
     frame: {
       ...bare,
-      groups: [...bare.groups, { ...group, donor: false, apart: true }],
+      groups:
+        members.length + plates.length > 0
+          ? [...bare.groups, { ...group, donor: false, apart: true }]
+          : bare.groups,
       nodes: [...bare.nodes, ...made.nodes],
       members: [...bare.members, ...members],
       plates: [...bare.plates, ...plates],

@@ -47,7 +47,8 @@ export function reportOf(wheels: readonly SteeredWheel[], { sweep }: Steering): 
     ...step,
     turn: turnOf(wheels, step),
     error: ackermannError(wheels, step, straight),
-    fallOff: ratio(index) / even,
+    // Where nothing turns, nothing falls off.
+    fallOff: Number.isFinite(ratio(index) / even) ? ratio(index) / even : 1,
   }));
 }
 

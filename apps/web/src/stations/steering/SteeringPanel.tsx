@@ -70,7 +70,7 @@ export function SteeringPanel({
             <Button
               look="link"
               onClick={() => {
-                edit('steering.usual', usualSteering);
+                if (stance) edit('steering.usual', usualSteering(stance));
                 settle();
               }}
             >

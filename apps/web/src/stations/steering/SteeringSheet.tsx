@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import {
+  fixedPlan,
   stepAt,
   positionsAt,
   turnOf,
@@ -12,6 +13,7 @@ import {
   type Vector,
   type ViewName,
 } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
 import { Sheet } from '../../sheet/Sheet';
 import { Riders } from '../../sheet/Riders';
 import { Vehicle } from '../../sheet/Vehicle';
@@ -52,7 +54,9 @@ export function SteeringSheet({
   const { steer } = useSteeringMotion();
   const name: ViewName = sheet === 'turn' ? 'plan' : sheet;
   const step = useMemo(() => steering && stepOf(steering, plan, steer), [steering, plan, steer]);
-  const seated = useMemo(() => withSeats(plan), [plan]);
+  const { document } = useEditor('document');
+  // The linkage is drawn as it moves: its pieces do not stand there straight ahead as well.
+  const seated = useMemo(() => withSeats(fixedPlan(document, plan)), [document, plan]);
   const posed = useMemo(() => {
     const pose = { steer, travel: restTravel(plan.stance.state) };
     return { ...seated, stance: { ...seated.stance, standing: wheelsIn(plan, kind, pose) } };

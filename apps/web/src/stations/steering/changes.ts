@@ -2,6 +2,7 @@ import {
   hasSteeringParts,
   heldOf,
   linkageOf,
+  linkagesFor,
   madeOf,
   partsFollowing,
   solveLinkage,
@@ -54,8 +55,16 @@ export const takeOutParts: Change = (document) => ({
   frame: withoutSteeringParts(document.frame),
 });
 
-/** The usual linkage again, sized from the stance, with the lock as it is. */
-export const usualSteering: Change = (document) => without(document, 'steering') as BuildDocument;
+/** The usual linkage again, sized from the stance, with the lock as it is; what is made at home stays. */
+export const usualSteering =
+  (stance: Stance): Change =>
+  (document) => {
+    const [usual] = linkagesFor(stance);
+    const kept = (document.steering?.made.length ?? 0) > 0 || hasSteeringParts(document.frame);
+    return kept && usual
+      ? setLinkage(usual, stance, { ...usual.start(stance), lock: document.seat.lock })(document)
+      : (without(document, 'steering') as BuildDocument);
+  };
 
 /** The lock of the vehicle, wherever it is set. */
 export const setLock =
