@@ -23,7 +23,7 @@ const TWO_TRACKS: readonly (readonly [
   ['Kart', 'Ladder', 'Inches, decimal', 'Two rods to a plate on the column', 'Rack and pinion'],
   [
     'Tadpole trike',
-    'Tadpole',
+    'Touring',
     'Inches, fractions',
     'Side-sticks with rods, and a track rod',
     'Under-seat bar and two rods',
@@ -76,7 +76,7 @@ for (const [kind, set, usual] of [
   test(`${kind}, ${set}: the lock gives the turning circle, and a held circle gives the lock`, async ({
     page,
   }) => {
-    await newBrief(page, `Turned ${kind} ${set}`, { kind, set });
+    await newBrief(page, `Turned by ${usual.toLowerCase()}, ${set.toLowerCase()}`, { kind, set });
     await station(page, 'Steering');
     await expect(page.getByRole('combobox', { name: 'Linkage' })).toContainText(usual);
     const lock = ledger(page, 'Lock, degrees');

@@ -117,7 +117,7 @@ export function lying(axis: Vector): {
   return { turn: thousandth(turn), tilt: thousandth(tilt), first, second };
 }
 
-const CORNERS = 8;
+const CORNERS = 16;
 
 /** A bar with round ends, from the outline's own point to another. */
 export function barOutline([x, y]: readonly [number, number], half: number): Plate['outline'] {

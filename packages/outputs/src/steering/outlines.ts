@@ -42,7 +42,7 @@ export function outlineShape(outline: MadeOutline, display: LengthDisplay): Shap
   const words = [
     `${outline.name}, ${outline.count} off`,
     `${size(outline.thickness)} thick`,
-    ...new Set(outline.holes.map(({ diameter, name }) => `⌀ ${size(diameter)} ${name}`)),
+    ...new Set(outline.holes.map(({ diameter, name }) => `${size(diameter)} hole, ${name}`)),
   ];
   const marks: Mark[] = [
     path('cut', outline.outline.map(at), true),

@@ -130,7 +130,7 @@ export const COLLAR: MadePart = {
 };
 
 const circle = (radius: number): [number, number][] =>
-  Array.from({ length: 48 }, (_, index) => {
-    const angle = (2 * Math.PI * index) / 48;
+  Array.from({ length: 72 }, (_, index) => {
+    const angle = (2 * Math.PI * index) / 72;
     return [Math.round(radius * Math.cos(angle) * 10) / 10, Math.round(radius * Math.sin(angle) * 10) / 10];
   });

@@ -3,7 +3,7 @@ import { polygonHull } from 'd3-polygon';
 
 type Point = readonly [number, number];
 const tenth = (value: number): number => Math.round(value * 10) / 10;
-const ROUND = 24;
+const ROUND = 72;
 
 /** The outline round several holes: what a string round their bosses would draw. */
 export function roundBosses(
