@@ -1,4 +1,3 @@
-import { mirror } from '../../vector/vector.js';
 import type { Linkage } from '../linkage.js';
 import { besideArms, columnOf, onColumn, PLATE_UP, pointsAhead } from './column.js';
 import {
@@ -10,6 +9,7 @@ import {
   knuckles,
   leftOf,
   part,
+  plateAndRods,
   twoRods,
 } from './twoTrack.js';
 
@@ -60,6 +60,7 @@ export const TWO_RODS: Linkage = {
     const { bodies, end, points, parts } = knuckles(stance, sizes);
     const plate = onColumn(column, sizes.plateUp!);
     const hole = holeOn(plate, column.up, sizes.plateReach!, sizes.plateSpread!);
+    const held = plateAndRods('steering.plate', 'Plate', hole);
     return {
       chain: {
         driver: 'column',
@@ -71,16 +72,12 @@ export const TWO_RODS: Linkage = {
         ...points,
         'steering.columnTop': { body: undefined, at: column.top },
         'steering.plate': { body: undefined, at: plate },
-        'steering.plateLeft': { body: 'column', at: hole },
-        'steering.plateRight': { body: 'column', at: mirror(hole) },
+        ...held.points,
       },
       parts: [
         ...parts,
         part('column', 'Column', 'shaft', 'steering.plate', 'steering.columnTop'),
-        part('plateLeft', 'Plate, left', 'arm', 'steering.plate', 'steering.plateLeft'),
-        part('plateRight', 'Plate, right', 'arm', 'steering.plate', 'steering.plateRight'),
-        part('rodLeft', 'Left rod', 'rod', 'steering.plateLeft', 'steering.armLeft'),
-        part('rodRight', 'Right rod', 'rod', 'steering.plateRight', 'steering.armRight'),
+        ...held.parts,
       ],
     };
   },

@@ -1,4 +1,4 @@
-import { add, along, mirror, scale, squareTo, turn, unit, type Vector } from '../../vector/vector.js';
+import { add, along, mirror, squareTo, turn, unit, type Vector } from '../../vector/vector.js';
 import { armAimedAtRearAxle } from '../ackermann.js';
 import { axisAtHeight } from '../../stance/steering.js';
 import type { SteeredWheel } from '../../stance/dimension.js';
@@ -125,4 +125,18 @@ export function twoRods(hole: Vector, end: Vector) {
   ] as const;
 }
 
-export const across = (a: Vector, b: Vector): Vector => scale(add(a, b), 0.5);
+/** The two holes as points, and both rods and sides of the plate as parts; the plate stands at a named point. */
+export function plateAndRods(at: string, side: string, hole: Vector) {
+  return {
+    points: {
+      'steering.plateLeft': { body: 'column', at: hole },
+      'steering.plateRight': { body: 'column', at: mirror(hole) },
+    } satisfies Built['points'],
+    parts: [
+      part('plateLeft', `${side}, left`, 'arm', at, 'steering.plateLeft'),
+      part('plateRight', `${side}, right`, 'arm', at, 'steering.plateRight'),
+      part('rodLeft', 'Left rod', 'rod', 'steering.plateLeft', 'steering.armLeft'),
+      part('rodRight', 'Right rod', 'rod', 'steering.plateRight', 'steering.armRight'),
+    ],
+  };
+}

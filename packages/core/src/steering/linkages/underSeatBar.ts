@@ -1,4 +1,4 @@
-import { along, mirror, type Vector } from '../../vector/vector.js';
+import { along, type Vector } from '../../vector/vector.js';
 import type { Linkage } from '../linkage.js';
 import {
   ARM_SIZES,
@@ -10,6 +10,7 @@ import {
   knuckles,
   leftOf,
   part,
+  plateAndRods,
   twoRods,
 } from './twoTrack.js';
 
@@ -74,6 +75,7 @@ export const UNDER_SEAT_BAR: Linkage = {
     const { bodies, end, points, parts } = knuckles(stance, sizes);
     const pivot: Vector = [stance.values.wheelbase! + sizes.pivotAhead!, 0, sizes.pivotHeight!];
     const hole = holeOn(pivot, UP, sizes.holeAhead!, sizes.holeSpread!);
+    const held = plateAndRods('steering.pivot', 'Bar', hole);
     return {
       chain: {
         driver: 'column',
@@ -85,16 +87,12 @@ export const UNDER_SEAT_BAR: Linkage = {
         ...points,
         'steering.pivot': { body: undefined, at: pivot },
         'steering.pivotTop': { body: undefined, at: along(pivot, UP, 60) },
-        'steering.plateLeft': { body: 'column', at: hole },
-        'steering.plateRight': { body: 'column', at: mirror(hole) },
+        ...held.points,
       },
       parts: [
         ...parts,
         part('pivot', 'Pivot', 'shaft', 'steering.pivot', 'steering.pivotTop'),
-        part('plateLeft', 'Bar, left hole', 'arm', 'steering.pivot', 'steering.plateLeft'),
-        part('plateRight', 'Bar, right hole', 'arm', 'steering.pivot', 'steering.plateRight'),
-        part('rodLeft', 'Left rod', 'rod', 'steering.plateLeft', 'steering.armLeft'),
-        part('rodRight', 'Right rod', 'rod', 'steering.plateRight', 'steering.armRight'),
+        ...held.parts,
       ],
     };
   },
