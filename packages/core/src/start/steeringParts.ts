@@ -2,7 +2,7 @@ import type { BuildDocument, FrameData } from '@larchwood/format';
 import { withSections } from '../frame/edit/graph.js';
 import type { Stance } from '../stance/stance.js';
 import { madeOf, steeringGraph } from '../steering/made/registry.js';
-import { hasSteeringParts, STEERING_GROUP, type GraphParts } from '../steering/parts.js';
+import { hasSteeringParts, linkageParts, STEERING_GROUP, type GraphParts } from '../steering/parts.js';
 import type { Steering } from '../steering/steering.js';
 
 /** A frame without what its steering is made of. */
@@ -20,8 +20,8 @@ export function withoutSteeringParts(frame: FrameData): FrameData {
 }
 
 /**
- * The build with its linkage, and what is made besides, as pieces of its frame: made, or made again. Section, material, wall and cuts that the
- * builder chose for a piece stay.
+ * The build with its linkage, and what is made besides, as pieces of its frame: made, or made again. Section, material and
+ * cuts that the builder chose for a rod, a shaft or an arm stay; a made part has its sizes where it is made.
  */
 export function withSteeringParts(
   document: BuildDocument,
@@ -29,18 +29,24 @@ export function withSteeringParts(
   steering: Steering,
 ): BuildDocument {
   const made = madeOf(document.steering?.made ?? [], { stance, steering, tyreGap: document.seat.gaps.tyre });
-  return withParts(document, steeringGraph(steering, made), { id: STEERING_GROUP, name: 'Steering' });
+  const own = linkageParts(steering);
+  return withParts(
+    document,
+    steeringGraph(steering, made),
+    new Set([...own.members, ...own.plates].map(({ id }) => id)),
+  );
 }
 
-function withParts(
-  document: BuildDocument,
-  made: GraphParts,
-  group: { id: string; name: string },
-): BuildDocument {
+/** @param chosen ids of pieces whose section, material and cuts are the builder's */
+function withParts(document: BuildDocument, made: GraphParts, chosen: ReadonlySet<string>): BuildDocument {
   const { frame } = document;
   const bare = withoutSteeringParts(frame);
-  const oldMembers = new Map(frame.members.map((member) => [member.id, member]));
-  const oldPlates = new Map(frame.plates.map((plate) => [plate.id, plate]));
+  const oldMembers = new Map(
+    frame.members.filter(({ id }) => chosen.has(id)).map((member) => [member.id, member]),
+  );
+  const oldPlates = new Map(
+    frame.plates.filter(({ id }) => chosen.has(id)).map((plate) => [plate.id, plate]),
+  );
   let piece = Math.max(
     0,
     ...bare.members.map(({ piece: of }) => of),
@@ -64,7 +70,7 @@ function withParts(
       ...bare,
       groups:
         members.length + plates.length > 0
-          ? [...bare.groups, { ...group, donor: false, apart: true }]
+          ? [...bare.groups, { id: STEERING_GROUP, name: 'Steering', donor: false, apart: true }]
           : bare.groups,
       nodes: [...bare.nodes, ...made.nodes],
       members: [...bare.members, ...members],

@@ -1,4 +1,4 @@
-import type { FrameData, Plate } from '@larchwood/format';
+import type { FrameData, Node, Plate } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
 import type { Stance } from '../stance/stance.js';
 import { nameInText } from '../words.js';
@@ -92,12 +92,18 @@ export function staleParts(
   const made = steeringGraph(result.steering, besides);
   const plates = new Map(made.plates.map((plate) => [plate.id, plate]));
   const members = new Set(made.members.map(({ id }) => id));
+  const nodes = new Map(made.nodes.map((node) => [node.id, node]));
+  const moved = new Set(
+    frame.nodes.filter((node) => isElsewhere(node, nodes.get(node.id))).map(({ id }) => id),
+  );
   const ofSteering = ({ group }: { readonly group?: string }) => group === STEERING_GROUP;
   const stale = [
-    ...frame.members.filter((member) => ofSteering(member) && !members.has(member.id)),
+    ...frame.members.filter(
+      (member) => ofSteering(member) && (!members.has(member.id) || member.nodes.some((id) => moved.has(id))),
+    ),
     ...frame.plates.filter((plate) => {
       const now = plates.get(plate.id);
-      return ofSteering(plate) && !(now && sameShape(plate, now));
+      return ofSteering(plate) && (moved.has(plate.node) || !(now && sameShape(plate, now)));
     }),
   ];
   const parts = stale.map(({ piece }) => piece).join(', ');
@@ -106,6 +112,12 @@ export function staleParts(
 
 /** Nearer than this no arm is cut, mm and degrees. */
 const SAME = 0.3;
+/** Whether a node that is tied to a point stands off it by another way than it would now. */
+const isElsewhere = ({ anchor: a }: Node, now: Node | undefined): boolean =>
+  now?.anchor.on === 'stance' &&
+  a.on === 'stance' &&
+  Math.hypot(...now.anchor.offset.map((part, axis) => part - a.offset[axis]!)) > SAME;
+
 function sameShape(
   a: Pick<Plate, 'outline' | 'tilt' | 'turn'>,
   b: Pick<Plate, 'outline' | 'tilt' | 'turn'>,

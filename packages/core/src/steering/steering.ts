@@ -3,6 +3,7 @@ import { entry, worked } from '../stance/assembly.js';
 import type { Dimension, Refusal, Solvable, State } from '../stance/dimension.js';
 import { solveStance, type Held } from '../stance/solve.js';
 import type { Stance } from '../stance/stance.js';
+import { lengthBothWays } from '../units/length.js';
 import { rodLength, type Link } from './chain.js';
 import type { Built, Linkage, Sizes } from './linkage.js';
 import { findLinkage, linkagesFor } from './linkages/registry.js';
@@ -165,7 +166,7 @@ const refusalsOf = (linkage: Linkage, known: Partial<State>): Refusal[] =>
     return [
       {
         where: id,
-        message: `${name} must be at least ${LEAST_LENGTH} mm, to either side: without it nothing turns.`,
+        message: `${name} must be at least ${lengthBothWays(LEAST_LENGTH)}, to either side: without it nothing turns.`,
       },
     ];
   });

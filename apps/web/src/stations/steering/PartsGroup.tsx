@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { hasSteeringParts } from '@larchwood/core';
+import { formatLength, hasSteeringParts } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
@@ -18,7 +18,7 @@ export function PartsGroup({ steering }: Known) {
       <p className="px-4 text-quiet">
         {there
           ? 'They stand in the frame, and follow the linkage: cut list, patterns, weight and clearances have them. No fixture holds them.'
-          : `${rods} of tube and ${arms} of plate, tied to the linkage’s own points; ends short of the balls by 30 mm for the rod ends.`}
+          : `${rods} of tube and ${arms} of plate, tied to the linkage’s own points; ends short of the balls by ${formatLength(30, document.units, 1)} for the rod ends.`}
       </p>
       <div className="flex flex-wrap items-center gap-4 px-4 py-1.5">
         <Button

@@ -71,7 +71,6 @@ export function knuckles(stance: Stance, sizes: Sizes) {
   return {
     bodies: { left, right },
     end,
-    right: mirror(end),
     points: {
       'steering.armRootLeft': { body: 'left', at: root },
       'steering.armRootRight': { body: 'right', at: mirror(root) },

@@ -74,8 +74,8 @@ export const COLLAR: MadePart = {
       id: 'bearing',
       name: 'Runs in',
       options: [
-        { id: 'plain', name: 'plain bushes' },
         { id: 'taper', name: 'taper bearings' },
+        { id: 'plain', name: 'plain bushes' },
         { id: 'thrust', name: 'a thrust bearing and a bush' },
       ],
     },
@@ -101,7 +101,7 @@ export const COLLAR: MadePart = {
         { name: 'Recess, deep', value: recess, quantity: 'length' },
         {
           name: 'Recess, bored to',
-          text: `${sizes.bearingOuter!.toFixed(2)} mm less 0.02 to 0.05 for a press fit`,
+          text: 'as the race measures, less 0.02 to 0.05 mm (0.001 to 0.002 in) for a press fit',
         },
         { name: 'Shoulder that the race stands on', value: Math.max(0, shoulder), quantity: 'length' },
         { name: 'Wall outside of the race', value: wall, quantity: 'length' },

@@ -203,7 +203,7 @@ export const COLUMN: MadePart = {
           : []),
         'Cut the lower end last, with the wheel straight and the seat in.',
       ],
-      findings: columnFindings(from, sizes, long, needed),
+      findings: columnFindings(from, sizes, long, needed, even),
     };
   },
 };
@@ -250,9 +250,14 @@ function restRows({ restRadius, restLow, restHigh }: Sizes, long: number): MadeR
 /** Unevenness under this nobody feels. Common practice, no source. */
 const FELT = 0.05;
 
-function columnFindings(from: MadeFrom, sizes: Sizes, long: number, needed: number): Finding[] {
+function columnFindings(
+  from: MadeFrom,
+  sizes: Sizes,
+  long: number,
+  needed: number,
+  even: ReturnType<typeof unevenness>,
+): Finding[] {
   const { joints, bend, supports, braces, restRadius, phase } = sizes;
-  const even = unevenness(sizes);
   const { least, most } = even;
   const hands = from.stance.places[0]?.hands.on;
   const raised = from.stance.values.armRaise ?? 0;

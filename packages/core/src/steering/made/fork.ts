@@ -10,8 +10,8 @@ const tell = teller('steering');
 
 /** Legs that are sold as tubes, by section; outer diameter and wall, mm. */
 const LEGS = {
-  'round-25.4x1.6': { outer: 25.4, wall: 1.6 },
   'round-28.6x2': { outer: 28.6, wall: 2 },
+  'round-25.4x1.6': { outer: 25.4, wall: 1.6 },
   'round-35x2': { outer: 35, wall: 2 },
   'round-38x2.4': { outer: 38, wall: 2.4 },
 } as const;

@@ -3,6 +3,20 @@ import { distance } from '../../vector/vector.js';
 import type { MadePart } from './madePart.js';
 import { rectangle, roundBosses } from './outlines.js';
 
+const SHIMMED = 'Washer, stub axle, washer, shims until it turns without play, then the locking nut.';
+/** What the kingpin runs in, and how it is put together. */
+const KINGPIN = {
+  bush: ['Ream the bushes’ seats after welding: they shrink and go out of round.', SHIMMED],
+  ball: [
+    'Bore the ball joints’ seats after welding, and press the joints in; both balls stand on one line.',
+    SHIMMED,
+  ],
+  taper: [
+    'Bore the cups’ seats after welding, in one setting; press the cups home.',
+    'Cones greased, kingpin in, the nut until it drags, back off until it swings by itself without play; lock it.',
+  ],
+} as const;
+
 /** Yokes with kingpins and stub axles: what carries each front wheel. */
 export const KNUCKLES: MadePart = {
   id: 'knuckles',
@@ -68,7 +82,7 @@ export const KNUCKLES: MadePart = {
       ...{ stub: heavy ? 17 : 12, hub: heavy ? 70 : 62, washers: 3 },
     };
   },
-  make: ({ stance }, sizes) => {
+  make: ({ stance }, sizes, { bearing = 'bush' }) => {
     const wheel = stance.steered[0]!;
     const spindle = Math.max(0, stance.values.spindleLength ?? distance(wheel.centre, wheel.axisPoint));
     const patch = contactOf(wheel);
@@ -122,8 +136,7 @@ export const KNUCKLES: MadePart = {
       order: [
         'Bore both ears of a pair clamped together; weld the yoke round a dummy kingpin with the washers in.',
         'Set both yokes in one bar, so that both kingpins lean alike, before they are tacked to the frame.',
-        'Ream or bore the kingpin’s seats after welding: they shrink and go out of round.',
-        'Washer, stub axle, washer, shims until it turns without play, then the locking nut.',
+        ...KINGPIN[bearing in KINGPIN ? (bearing as keyof typeof KINGPIN) : 'bush'],
       ],
       findings: [],
     };

@@ -165,6 +165,47 @@ describe('a fork of two legs and two plates', () => {
   });
 });
 
+describe('what was chosen', () => {
+  const from = fromOf('bicycle', 'road');
+  const kart = fromOf('kart', 'ladder');
+  it('the first of a list is what a part has where nothing was chosen', () => {
+    for (const on of [from, kart])
+      for (const part of MADE_PARTS.filter((each) => each.suits(on))) {
+        const first = Object.fromEntries(part.choices.map(({ id, options }) => [id, options[0]!.id]));
+        expect(one(on, part.id, {}, first).result).toEqual(one(on, part.id).result);
+      }
+  });
+  it('of a fork that stands in the frame goes into its pieces; a new length of it is told until they are made again', () => {
+    const document = made('bicycle', 'road');
+    const stance = stanceMade(document);
+    const withFork = (sizes: Made['sizes'], choices: Made['choices'], on = document): BuildDocument => ({
+      ...on,
+      steering: {
+        ...{ linkage: 'bars', held: { lock: document.seat.lock } },
+        made: [{ what: 'fork', sizes, choices, found: {} }],
+      },
+    });
+    const pieces = (build: BuildDocument, on = stance) => withSteeringParts(build, on, from.steering);
+    const first = pieces(withFork({}, {}));
+    const second = pieces(withFork({ plateThickness: 15 }, { legs: 'round-35x2' }, first));
+    expect(second.frame.members.find(({ id }) => id === 'steering-fork-legs')!.section).toBe('round-35x2');
+    expect(second.frame.plates.find(({ id }) => id === 'steering-fork-lower')!.thickness).toBe(15);
+    const told = (build: BuildDocument) => {
+      const planned = planBuild(build);
+      if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
+      return planned.plan.findings.filter(({ code }) => code === 'steering-part-stale');
+    };
+    expect(told(second)).toEqual([]);
+    const { held } = second.stance;
+    const longer = {
+      ...second,
+      stance: { ...second.stance, held: { ...held, axleToCrown: held.axleToCrown! + 5 } },
+    };
+    expect(told(longer)).toHaveLength(1);
+    expect(told(pieces(longer, stanceMade(longer)))).toEqual([]);
+  });
+});
+
 describe('a column', () => {
   const from = fromOf('kart', 'ladder');
   it('one joint of 30 degrees turns at 0.866 to 1.155 (Hooke); two in one plane turn evenly, out of phase worse than one', () => {
