@@ -17,6 +17,8 @@ export interface BumpStep {
 }
 export interface BumpSteer {
   readonly steps: readonly BumpStep[];
+  /** The rods reach all of the travel; else the steps are only those that they reach. */
+  readonly whole: boolean;
   /** Largest change of toe over the travel, degrees; to either side. */
   readonly worst: number;
   /** A height of the rods' inner ends with less of it, and what is left then; none where it is best as it is. */
@@ -92,15 +94,25 @@ export function bumpSteerOf(linkage: Linkage, stance: Stance, steering: Steering
     return undefined;
   const steps = stepsOf(steering.built.chain, stance);
   const worst = worstOf(steps);
+  const whole = steps.length === COUNT;
   const size = HEIGHTS.find((id) => linkage.sizes.some((each) => each.id === id));
-  if (size === undefined) return { steps, worst, better: undefined };
+  if (size === undefined) return { steps, whole, worst, better: undefined };
   const { limits } = linkage.sizes.find(({ id }) => id === size)!;
   const at = steering.state[size]!;
-  const worstAt = (value: number) =>
-    worstOf(stepsOf(linkage.build(stance, { ...steering.state, [size]: value }).chain, stance));
+  // A height from which a rod does not reach all of the travel is none to offer.
+  const worstAt = (value: number) => {
+    const all = stepsOf(linkage.build(stance, { ...steering.state, [size]: value }).chain, stance);
+    return all.length < COUNT ? Infinity : worstOf(all);
+  };
   const value = Math.round(
     leastBetween(worstAt, Math.max(limits[0], at - REACH), Math.min(limits[1], at + REACH), 0.5),
   );
   const least = worstAt(value);
-  return { steps, worst, better: least < worst - WORTH ? { size, value, worst: least } : undefined };
+  // Of what does not reach at all, any that does is better.
+  return {
+    steps,
+    whole,
+    worst,
+    better: least < (whole ? worst - WORTH : Infinity) ? { size, value, worst: least } : undefined,
+  };
 }

@@ -55,6 +55,7 @@ export function BumpView({
         <span>
           At the worst <b className="figure">{formatAngle(bump.worst, 2)}</b> over the travel.
         </span>
+        {!bump.whole && <span className="font-bold text-brick">A rod does not reach all of the travel.</span>}
         {better && size ? (
           <>
             <span>
@@ -74,8 +75,10 @@ export function BumpView({
               Put it there
             </Button>
           </>
-        ) : (
+        ) : bump.whole ? (
           <span className="text-quiet">The rods’ inner ends stand where it is least.</span>
+        ) : (
+          <span>Make the rods longer: no height of their inner ends near by reaches.</span>
         )}
         {message !== undefined && (
           <span role="alert" className="text-brick">

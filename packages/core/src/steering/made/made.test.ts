@@ -306,6 +306,22 @@ describe('bump steer', () => {
     expect(after.worst).toBeLessThan(bump.worst / 2);
     expect(after.better).toBeUndefined();
   });
+  it('offers no height from which a rod reaches less of the travel than all', () => {
+    const { stance, steering } = fromOf('buggy', 'buggy');
+    const rack = findLinkage('rack')!;
+    let short = 0;
+    for (const rackWidth of [700, 800, 950, 1000, 1050, 1100, 1300]) {
+      const solved = solveLinkage(rack, stance, { ...steering.held, rackWidth });
+      if (!solved.ok) continue;
+      const { whole, better } = bumpSteerOf(rack, stance, solved.steering)!;
+      if (!whole) short += 1;
+      if (!better) continue;
+      const there = solveLinkage(rack, stance, { ...solved.steering.held, rackHeight: better.value });
+      if (!there.ok) throw new Error('no linkage');
+      expect(bumpSteerOf(rack, stance, there.steering)).toMatchObject({ whole: true, worst: better.worst });
+    }
+    expect(short).toBeGreaterThan(2);
+  });
   it('a level rod’s end rises by z: with z small against the rod the toe of each wheel is about z² / 2 L a', () => {
     const { stance, steering } = fromOf('buggy', 'buggy');
     const rack = findLinkage('rack')!;
