@@ -1,17 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Check, Copy, Download, Minus, Pencil, Trash2, Triangle } from 'lucide-react';
 import { useState } from 'react';
+import { useInView } from 'react-intersection-observer';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { BuildSummary } from '@larchwood/contract';
 import { findKind } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { IconButton } from '../parts/Button';
 import { NameField } from '../parts/NameField';
 import { Silhouette } from '../parts/Silhouette';
-import type { Look } from './look';
-import { lookOver } from './looker';
+import { lookOver, type Looked } from './looker';
 import { waitingAt } from './waiting';
 import { whenInWords } from './when';
 
@@ -20,11 +19,12 @@ const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' }
 /** A build on the shelf: its silhouette, what is settled, what waits, and what the next step is. */
 export function BuildCard({ build, now }: { readonly build: BuildSummary; readonly now: number }) {
   const [renaming, setRenaming] = useState(false);
-  const look = useLook(build);
+  const { ref, inView } = useInView({ rootMargin: '200px' });
+  const look = useLook(build, inView);
   const { duplicate, rename, remove } = useActions(build);
   const kind = findKind(build.kind)?.name ?? build.kind;
   return (
-    <li className="flex min-w-0 flex-col border border-rule bg-sheet hover:border-ink">
+    <li ref={ref} className="flex min-w-0 flex-col border border-rule bg-sheet hover:border-ink">
       <Link
         to={`/builds/${build.id}/stance`}
         className="block border-b border-rule bg-paper"
@@ -126,22 +126,15 @@ function Stations({ build, look }: { readonly build: BuildSummary; readonly look
   );
 }
 
-interface Looked extends Look {
-  readonly document: BuildDocument;
-}
-
-/** First what is told at once; what takes longer when every build on the shelf has been looked at. */
-function useLook({ id, revision }: BuildSummary) {
+/** First what is told at once, then what takes longer; of builds that are seen, or nearly. */
+function useLook({ id, revision }: BuildSummary, seen: boolean) {
   const looked = (closely: boolean) => ({
     queryKey: ['look', id, revision, closely],
-    queryFn: async (): Promise<Looked> => {
-      const { document } = await builds.get(id);
-      return { document, ...(await lookOver(document, closely)) };
-    },
+    queryFn: ({ signal }: { readonly signal: AbortSignal }) => lookOver(id, closely, signal),
     staleTime: Infinity,
   });
-  const first = useQuery(looked(false));
-  const closer = useQuery({ ...looked(true), enabled: first.isSuccess });
+  const first = useQuery({ ...looked(false), enabled: seen });
+  const closer = useQuery({ ...looked(true), enabled: seen && first.isSuccess });
   return closer.isSuccess ? closer : first;
 }
 
