@@ -1,93 +1,79 @@
-import { expect, test, type Page } from '@playwright/test';
-import { ledger, newBrief, newBuild, station, violations } from './helpers.js';
+import { expect, test } from '@playwright/test';
+import { expectAccessible, ledger, newBrief, newBuild, station } from './helpers.js';
 
-/** All rules by day; by night only what the colours decide, since nothing else differs. */
-const THEMES = [
-  ['day', undefined],
-  ['night', ['color-contrast']],
-] as const;
+test.beforeEach(() => {
+  // Seven views and more, in both themes, on a machine that may be slow or busy.
+  test.setTimeout(150_000);
+});
 
-const scanner = (page: Page, rules: readonly string[] | undefined) => async (view: string) =>
-  expect(await violations(page, rules && [...rules]), view).toEqual([]);
+test('every view of a bicycle is accessible', async ({ page }) => {
+  const scan = (view: string) => expectAccessible(page, view);
+  await page.goto('/');
+  await scan('workshop');
+  await page.getByRole('link', { name: 'Keeping and sharing' }).click();
+  await expect(page.getByRole('button', { name: 'Back up now' })).toBeVisible();
+  await scan('keeping');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New build' }).click();
+  await page.getByRole('button', { name: 'Make the build' }).click();
+  await scan('new build');
+  await newBuild(page, 'Access');
+  await ledger(page, 'Head angle, degrees').fill('66');
+  await ledger(page, 'Fork offset, mm').fill('oops');
+  await page.keyboard.press('Tab');
+  for (const view of ['Brief', 'Stance', 'Tubes', 'Joints', 'Patterns', 'Fixture', 'History']) {
+    await station(page, view);
+    await scan(view);
+  }
+  await station(page, 'Stance');
+  await page.getByRole('button', { name: 'Trail', exact: true }).click();
+  await scan('why');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Hold trail', exact: true }).click();
+  await scan('hold');
+});
 
-for (const [theme, rules] of THEMES) {
-  test.describe(`${theme} shop`, () => {
-    test.beforeEach(async ({ page }) => {
-      // Seven scans and more, on a machine that may be slow or busy: thirty seconds where it is not.
-      test.setTimeout(150_000);
-      await page.addInitScript((chosen) => localStorage.setItem('larchwood:theme', chosen), theme);
-    });
+test('every view of a kart’s brief and stance is accessible', async ({ page }) => {
+  const scan = (view: string) => expectAccessible(page, view);
+  await newBrief(page, 'Access kart', { kind: 'Kart' });
+  await page.getByRole('button', { name: 'Add a rider' }).click();
+  for (const part of ['Front wheel', 'Donor part', 'Engine']) {
+    await page.getByRole('combobox', { name: 'Put a part on the shelf' }).click();
+    await page.getByRole('option', { name: part }).click();
+  }
+  await page.getByRole('combobox', { name: 'Add a limit' }).click();
+  await page.getByRole('option', { name: 'Wheelbase' }).click();
+  await scan('brief of a kart');
+  await station(page, 'Stance');
+  for (const view of ['Side', 'Plan', 'Front', 'What if', 'Steering sweep', 'Differences']) {
+    await page.getByRole('tab', { name: view }).click();
+    await scan(view);
+  }
+});
 
-    test('every view of a bicycle is accessible', async ({ page }) => {
-      const scan = scanner(page, rules);
-      await page.goto('/');
-      await scan('workshop');
-      await page.getByRole('link', { name: 'Keeping and sharing' }).click();
-      await expect(page.getByRole('button', { name: 'Back up now' })).toBeVisible();
-      await scan('keeping');
-      await page.goto('/');
-      await page.getByRole('button', { name: 'New build' }).click();
-      await page.getByRole('button', { name: 'Make the build' }).click();
-      await scan('new build');
-      await newBuild(page, `Access ${theme}`);
-      await ledger(page, 'Head angle, degrees').fill('66');
-      await ledger(page, 'Fork offset, mm').fill('oops');
-      await page.keyboard.press('Tab');
-      for (const view of ['Brief', 'Stance', 'Tubes', 'Joints', 'Patterns', 'Fixture', 'History']) {
-        await station(page, view);
-        await scan(view);
-      }
-      await station(page, 'Stance');
-      await page.getByRole('button', { name: 'Trail', exact: true }).click();
-      await scan('why');
-      await page.keyboard.press('Escape');
-      await page.getByRole('button', { name: 'Hold trail', exact: true }).click();
-      await scan('hold');
-    });
-
-    test('every view of a kart’s brief and stance is accessible', async ({ page }) => {
-      const scan = scanner(page, rules);
-      await newBrief(page, `Access kart ${theme}`, { kind: 'Kart' });
-      await page.getByRole('button', { name: 'Add a rider' }).click();
-      for (const part of ['Front wheel', 'Donor part', 'Engine']) {
-        await page.getByRole('combobox', { name: 'Put a part on the shelf' }).click();
-        await page.getByRole('option', { name: part }).click();
-      }
-      await page.getByRole('combobox', { name: 'Add a limit' }).click();
-      await page.getByRole('option', { name: 'Wheelbase' }).click();
-      await scan('brief of a kart');
-      await station(page, 'Stance');
-      for (const view of ['Side', 'Plan', 'Front', 'What if', 'Steering sweep', 'Differences']) {
-        await page.getByRole('tab', { name: view }).click();
-        await scan(view);
-      }
-    });
-
-    test('every view of a trike’s and a motorcycle’s seat is accessible', async ({ page }) => {
-      const scan = scanner(page, rules);
-      await newBrief(page, `Access seat ${theme}`, { kind: 'Tadpole trike' });
-      await station(page, 'Seat');
-      for (const view of ['Side', 'Plan', 'Front', 'Clearances', 'Mass', 'Tipping', 'Who fits']) {
-        await page.getByRole('tab', { name: view }).click();
-        if (view === 'Mass') {
-          await page.getByRole('button', { name: 'Enter scale readings' }).click();
-          await page.getByRole('button', { name: /^Weigh again/ }).click();
-          await page.getByLabel('Seat, name').focus();
-        }
-        if (view === 'Who fits') await expect(page.getByText(/fits?\b/).first()).toBeVisible();
-        await scan(view);
-      }
-      await newBrief(page, `Access lean ${theme}`, { kind: 'Motorcycle' });
-      await page.getByRole('button', { name: 'Add a rider' }).click();
-      await page.getByRole('button', { name: 'Rider 1, measures' }).click();
-      await scan('measures');
-      await page.keyboard.press('Escape');
-      await station(page, 'Seat');
-      await page.getByRole('tab', { name: 'Tipping' }).click();
-      await scan('lean');
-    });
-  });
-}
+test('every view of a trike’s and a motorcycle’s seat is accessible', async ({ page }) => {
+  const scan = (view: string) => expectAccessible(page, view);
+  await newBrief(page, 'Access seat', { kind: 'Tadpole trike' });
+  await station(page, 'Seat');
+  for (const view of ['Side', 'Plan', 'Front', 'Clearances', 'Mass', 'Tipping', 'Who fits']) {
+    await page.getByRole('tab', { name: view }).click();
+    if (view === 'Mass') {
+      await page.getByRole('button', { name: 'Enter scale readings' }).click();
+      await page.getByRole('button', { name: /^Weigh again/ }).click();
+      await page.getByLabel('Seat, name').focus();
+    }
+    if (view === 'Who fits') await expect(page.getByText(/fits?\b/).first()).toBeVisible();
+    await scan(view);
+  }
+  await newBrief(page, 'Access lean', { kind: 'Motorcycle' });
+  await page.getByRole('button', { name: 'Add a rider' }).click();
+  await page.getByRole('button', { name: 'Rider 1, measures' }).click();
+  await scan('measures');
+  await page.keyboard.press('Escape');
+  await station(page, 'Seat');
+  await page.getByRole('tab', { name: 'Tipping' }).click();
+  await scan('lean');
+});
 
 test('at 1280x800 and on a tablet the page itself does not scroll', async ({ page }) => {
   await newBuild(page, 'Sizes');

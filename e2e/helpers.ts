@@ -108,18 +108,24 @@ export async function exported(page: Page): Promise<{ document: BuildDocument; t
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
 /**
- * What an accessibility scan of the page finds, in words; all rules, or the named ones only. No view has frames of its own:
- * without the second page that joins the results of frames, a scan is faster and cannot leave the view in the background.
+ * Expects a view to be accessible: by day all rules, by night what the colours decide, since nothing else differs. No view
+ * has frames of its own: without the second page that joins the results of frames, a scan is faster and cannot leave the
+ * view in the background.
  */
-export async function violations(page: Page, only?: string[]): Promise<string[]> {
+export async function expectAccessible(page: Page, view: string): Promise<void> {
   await page.bringToFront();
-  const axe = new AxeBuilder({ page }).setLegacyMode(true);
-  const found = await (only ? axe.withRules(only) : axe.withTags(TAGS)).analyze();
-  return found.violations.map(
-    ({ id, nodes }) =>
-      `${id}: ${nodes
-        .map((node) => `${node.html.slice(0, 160)} ${node.any[0]?.message ?? ''}`)
-        .slice(0, 3)
-        .join(' | ')}`,
-  );
+  for (const theme of ['night', 'day'] as const) {
+    await page.evaluate((shown) => (document.documentElement.dataset.theme = shown), theme);
+    const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
+    const scan = theme === 'day' ? axe.withTags(TAGS) : axe.withRules(['color-contrast']);
+    const { violations } = await scan.analyze();
+    const told = violations.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .map((node) => `${node.html.slice(0, 160)} ${node.any[0]?.message ?? ''}`)
+          .slice(0, 3)
+          .join(' | ')}`,
+    );
+    expect(told, `${view} by ${theme}`).toEqual([]);
+  }
 }

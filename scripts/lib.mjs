@@ -1,4 +1,4 @@
-import { execFileSync, spawnSync } from 'node:child_process';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
 import { dirname, resolve } from 'node:path';
@@ -15,6 +15,29 @@ export function run(command, args, options = {}) {
   if (error) console.error(error.message);
   console.log(`(${((Date.now() - started) / 1000).toFixed(1)} s)`);
   if (status !== 0) process.exit(status ?? 1);
+}
+
+/** Runs npm scripts side by side, the output of each shown when it ends; ends this process when one fails. */
+export async function runTogether(...scripts) {
+  const started = Date.now();
+  const outcomes = await Promise.all(
+    scripts.map(
+      (script) =>
+        new Promise((ended) => {
+          const child = spawn(npm, ['run', script], { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+          let told = '';
+          for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (told += part));
+          child.on('error', (error) => (told += error.message));
+          child.on('close', (status) => {
+            const seconds = ((Date.now() - started) / 1000).toFixed(1);
+            console.log(`\n> npm run ${script}\n${told}(${seconds} s)`);
+            ended(status ?? 1);
+          });
+        }),
+    ),
+  );
+  const failed = outcomes.find((status) => status !== 0);
+  if (failed !== undefined) process.exit(failed);
 }
 
 export const runNpm = (...args) => run(npm, args);

@@ -1,13 +1,12 @@
 /** Every test, from a fresh clone on: install, test tools, build, lint, types, unit tests, the whole application. */
 import { readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { install, installTestTools, root, run, runNpm } from './lib.mjs';
+import { install, installTestTools, root, run, runNpm, runTogether } from './lib.mjs';
 
 install();
 installTestTools();
-runNpm('run', 'build');
-runNpm('run', 'lint');
-runNpm('run', 'typecheck');
+runNpm('run', 'build:packages');
+await runTogether('build:web', 'lint', 'typecheck');
 const reports = {
   unit: resolve(root, 'test-results/unit.json'),
   wide: resolve(root, 'test-results/wide.json'),

@@ -34,7 +34,7 @@ describe.each(EVERY_SET)('%s, %s', (kindId, set) => {
           Object.values(drawn.points).every((point) => point.every(Number.isFinite))
         );
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     );
   });
 });

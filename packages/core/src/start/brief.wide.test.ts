@@ -41,7 +41,7 @@ describe('a stance started from its brief', () => {
         stanceMade(start.value.document);
         return followsBrief(start.value.document);
       }),
-      { numRuns: 60 },
+      { numRuns: 25 },
     );
   });
 });
