@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { BuildDocument } from '@larchwood/format';
 import { describe, expect, it } from 'vitest';
 import { isFinding } from '../findings/finding.js';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
@@ -6,6 +7,8 @@ import { figureOf } from '../rider/figure.js';
 import { planBuild } from '../plan/plan.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { findLinkage } from '../steering/linkages/registry.js';
+import { steeringOf } from '../steering/steering.js';
+import { withSteeringParts } from '../start/steeringParts.js';
 import { restTravel } from '../stance/springs.js';
 import { along, distance, subtract, unit, type Vector } from '../vector/vector.js';
 import { wheelsIn } from './parts.js';
@@ -227,4 +230,31 @@ describe('the lock that is left', () => {
     const { gaps } = clearancesOf(document, planned.plan);
     expect(gaps.filter(({ a, b }) => /rod/.test(a + b))).toEqual([]);
   });
+});
+
+it('a made fork swings with its plates: one with much metal round its holes meets the down tube', () => {
+  const document = made('bicycle', 'road');
+  const stance = stanceMade(document);
+  const withFork = (metal: number) => {
+    const build: BuildDocument = {
+      ...document,
+      steering: {
+        ...{ linkage: 'bars', held: { lock: document.seat.lock } },
+        made: [{ what: 'fork', sizes: { metal }, choices: {}, found: {} }],
+      },
+    };
+    const solved = steeringOf(build, stance);
+    if (!solved?.ok) throw new Error('no steering');
+    const parts = withSteeringParts(build, stance, solved.steering);
+    const planned = planBuild(parts);
+    if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
+    const { gaps } = clearancesOf(parts, planned.plan);
+    return gaps.find(({ a, b }) => a === 'fork plate, lower' && b.startsWith('down tube'))!;
+  };
+  const [usual, wide] = [withFork(12), withFork(40)];
+  expect(usual.verdict).not.toBe('meet');
+  expect(wide.verdict).toBe('meet');
+  // 28 mm more metal towards the tube, which runs back and down: nearer by that at the most.
+  expect(usual.gap - wide.gap).toBeGreaterThan(0);
+  expect(usual.gap - wide.gap).toBeLessThan(28.5);
 });

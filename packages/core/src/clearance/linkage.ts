@@ -1,4 +1,5 @@
 import type { Piece } from '../frame/frame.js';
+import { onPlate, type PlacedPlate } from '../frame/plates.js';
 import { rodsAlong } from '../frame/rods.js';
 import { rodFrom } from '../proximity/shapes.js';
 import { positionsAt } from '../steering/pose.js';
@@ -16,7 +17,7 @@ import {
   type Vector,
 } from '../vector/vector.js';
 import { nameInText } from '../words.js';
-import type { Body, Pair, Rods, Standing } from './part.js';
+import type { Body, Pair, Pose, Rods, Standing } from './part.js';
 
 /** Half thicknesses of a linkage's parts until they are made, mm. Common practice, no source. */
 const HALF = { rod: 8, arm: 6, shaft: 10 } as const;
@@ -65,22 +66,36 @@ export function linkageBodies({ built, sweep }: Steering, pieces: readonly Piece
   });
 }
 
-/** Tubes of a made fork, which turn with their wheel. */
+/** Tubes and plates of a made fork, which turn with their wheel. */
 export function forkBodies({ stance, steering, frame }: Standing): readonly LinkageBody[] {
   const wheel = stance.steered[0];
   if (!wheel || stance.steered.length !== 1 || !steering?.ok) return [];
-  return frame.pieces
+  const turning = (name: string, rods: ReturnType<typeof rodsAlong>) => ({
+    name: nameInText(name),
+    sort: 'metal' as const,
+    moves: { steer: true } as const,
+    at: ({ steer }: Pose) =>
+      rods.map(({ from, to, radius }) => {
+        const about = (at: Vector) =>
+          add(wheel.axisPoint, turn(subtract(at, wheel.axisPoint), wheel.axis, steer));
+        return rodFrom(about(from), about(to), radius);
+      }),
+  });
+  const carried = (from: Vector, to: Vector) => frame.pieces.filter((each) => carries(each, from, to));
+  const steerer = frame.pieces.find(({ member }) => member.id === 'steering-fork-steerer');
+  const heads = steerer ? carried(steerer.start, steerer.end) : [];
+  const plates = frame.plates
+    .filter(({ plate }) => /^steering-fork-(lower|upper)$/.test(plate.id))
+    .map((plate) => ({
+      ...turning(plate.name, edgeOf(plate)),
+      // Bearings stand between it and the head tube.
+      touches: (other: Piece) => heads.includes(other),
+      besideWheel: false,
+    }));
+  const tubes = frame.pieces
     .filter(({ member }) => member.id.startsWith('steering-fork'))
-    .map((piece) => ({
-      name: nameInText(piece.member.name),
-      sort: 'metal',
-      moves: { steer: true },
-      at: ({ steer }) =>
-        rodsAlong(piece).map(({ from, to, radius }) => {
-          const about = (at: Vector) =>
-            add(wheel.axisPoint, turn(subtract(at, wheel.axisPoint), wheel.axis, steer));
-          return rodFrom(about(from), about(to), radius);
-        }),
+    .map((piece): LinkageBody => ({
+      ...turning(piece.member.name, rodsAlong(piece)),
       // A steerer runs in its head tube, and what is cut to fit that stops at its outside.
       touches: (other) => {
         const head = frame.pieces.filter(
@@ -96,6 +111,22 @@ export function forkBodies({ stance, steering, frame }: Standing): readonly Link
       },
       besideWheel: true,
     }));
+  return [...tubes, ...plates];
+}
+
+/** A plate's edge has at most so many straight bits where it is swept. */
+const BITS = 16;
+
+/** The edge of a plate as rods as thick as it is; what a plate meets, it meets there. */
+function edgeOf(plate: PlacedPlate): ReturnType<typeof rodsAlong> {
+  const { outline, thickness } = plate.plate;
+  const step = Math.max(1, Math.ceil(outline.length / BITS));
+  const corners = outline.filter((_, index) => index % step === 0).map((at) => onPlate(plate, at));
+  return corners.map((from, index) => ({
+    from,
+    to: corners[(index + 1) % corners.length]!,
+    radius: thickness / 2,
+  }));
 }
 
 /** A linkage against tubes, tyres, the ground and what of the riders is given. */

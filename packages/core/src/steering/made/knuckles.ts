@@ -1,6 +1,9 @@
+import type { Node, Plate } from '@larchwood/format';
 import { contactOf } from '../../stance/steering.js';
-import { distance } from '../../vector/vector.js';
-import type { MadePart } from './madePart.js';
+import { cross, distance, dot, scale, squareTo, unit, type Vector } from '../../vector/vector.js';
+import type { Sizes } from '../linkage.js';
+import { lying, STEERING_GROUP, type GraphParts } from '../parts.js';
+import type { MadeFrom, MadePart } from './madePart.js';
 import { rectangle, roundBosses } from './outlines.js';
 
 const SHIMMED = 'Washer, stub axle, washer, shims until it turns without play, then the locking nut.';
@@ -87,7 +90,7 @@ export const KNUCKLES: MadePart = {
     const spindle = Math.max(0, stance.values.spindleLength ?? distance(wheel.centre, wheel.axisPoint));
     const patch = contactOf(wheel);
     const inner = spindle - sizes.hub! / 2;
-    const [ears, reach, opening] = [sizes.ears!, sizes.reach!, sizes.opening!];
+    const [ears, opening] = [sizes.ears!, sizes.opening!];
     return {
       rows: [
         { name: 'Stub axle from the kingpin to its shoulder', value: inner, quantity: 'length' },
@@ -118,27 +121,90 @@ export const KNUCKLES: MadePart = {
           : []),
       ],
       outlines: [
-        {
-          ...{ id: 'yoke-ear', name: 'Yoke ear', thickness: ears, count: 4 },
-          outline: roundBosses([
-            { at: [reach, 0], radius: sizes.kingpin! / 2 + 12 },
-            { at: [0, sizes.kingpin! / 2 + 12], radius: 0.5 },
-            { at: [0, -sizes.kingpin! / 2 - 12], radius: 0.5 },
-          ]),
-          holes: [{ at: [reach, 0], diameter: sizes.kingpin!, name: 'kingpin' }],
-        },
-        {
-          ...{ id: 'yoke-back', name: 'Yoke back', thickness: ears, count: 2 },
-          outline: rectangle([0, 0], sizes.kingpin! + 24, opening),
-          holes: [],
-        },
+        { id: 'yoke-ear', name: 'Yoke ear', thickness: ears, count: 4, ...earOf(sizes) },
+        { id: 'yoke-back', name: 'Yoke back', thickness: ears, count: 2, outline: backOf(sizes), holes: [] },
       ],
       order: [
         'Bore both ears of a pair clamped together; weld the yoke round a dummy kingpin with the washers in.',
         'Set both yokes in one bar, so that both kingpins lean alike, before they are tacked to the frame.',
         ...KINGPIN[bearing in KINGPIN ? (bearing as keyof typeof KINGPIN) : 'bush'],
       ],
+      parts: yokeParts(stance, sizes),
       findings: [],
     };
   },
 };
+
+/** Metal left round the kingpin, mm. Common practice, no source. */
+const ROUND_PIN = 12;
+
+function earOf({ kingpin, reach }: Sizes) {
+  const boss = kingpin! / 2 + ROUND_PIN;
+  return {
+    outline: roundBosses([
+      { at: [reach!, 0], radius: boss },
+      { at: [0, boss], radius: 0.5 },
+      { at: [0, -boss], radius: 0.5 },
+    ]),
+    holes: [{ at: [reach!, 0] as const, diameter: kingpin!, name: 'kingpin' }],
+  };
+}
+const backOf = ({ kingpin, opening }: Sizes): Plate['outline'] =>
+  rectangle([0, 0], kingpin! + 2 * ROUND_PIN, opening!);
+
+/** Ears square to the kingpin and the back between them, on the frame's side of it; those of the left stand for both. */
+function yokeParts({ steered }: MadeFrom['stance'], sizes: Sizes): GraphParts {
+  const { axis } = steered.find(({ centre }) => centre[1] > 0)!;
+  const inward = unit(squareTo([0, -1, 0], axis));
+  const along = cross(axis, inward);
+  const [ears, reach, opening] = [sizes.ears!, sizes.reach!, sizes.opening!];
+  const at = (id: string, name: string, by: Vector): Node => ({
+    id: `steering-yoke-${id}`,
+    name: `Yoke: ${name}`,
+    anchor: {
+      on: 'stance',
+      point: 'kingpin',
+      offset: by.map((part) => Math.round(part * 1000) / 1000) as [number, number, number],
+    },
+  });
+  /** A plate square to a direction, its outline's first axis out to the kingpin or along the vehicle. */
+  const plate = (
+    id: string,
+    name: string,
+    square: Vector,
+    [out, beside]: readonly [Vector, Vector],
+    { outline, holes }: Pick<ReturnType<typeof earOf>, 'outline'> & Partial<ReturnType<typeof earOf>>,
+  ): Omit<Plate, 'piece'> => {
+    const { turn, tilt, first, second } = lying(square);
+    const laid = ([x, y]: readonly [number, number]): [number, number] => {
+      const point = (one: Vector) => x * dot(out, one) + y * dot(beside, one);
+      return [Math.round(point(first) * 10) / 10, Math.round(point(second) * 10) / 10];
+    };
+    return {
+      ...{ id: `steering-yoke-${id}`, name, node: `steering-yoke-${id}`, thickness: ears },
+      ...{ material: 'mild-steel', mirrored: true, group: STEERING_GROUP, plane: 'plan', tilt, turn },
+      outline: outline.map(laid),
+      holes: (holes ?? []).map((hole) => ({ at: laid(hole.at), diameter: hole.diameter })),
+      bendLines: [],
+    };
+  };
+  const back = scale(inward, reach);
+  const ear = (up: number): Vector => {
+    const by = scale(axis, up * (opening / 2 + ears / 2));
+    return [back[0] + by[0], back[1] + by[1], back[2] + by[2]];
+  };
+  const outward = scale(inward, -1);
+  return {
+    nodes: [
+      at('upper', 'upper ear', ear(1)),
+      at('lower', 'lower ear', ear(-1)),
+      at('back', 'back', scale(inward, reach + ears / 2)),
+    ],
+    members: [],
+    plates: [
+      plate('upper', 'Yoke ear, upper', axis, [outward, along], earOf(sizes)),
+      plate('lower', 'Yoke ear, lower', axis, [outward, along], earOf(sizes)),
+      plate('back', 'Yoke back', inward, [along, axis], { outline: backOf(sizes) }),
+    ],
+  };
+}

@@ -3,10 +3,11 @@ import type { BuildDocument, Made, MadeId } from '@larchwood/format';
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, made, planMade, stanceMade } from '../../../../../testing/made.js';
 import { FINDING_CODES } from '../../findings/catalogue.js';
-import { plateFault } from '../../frame/plates.js';
+import { onPlate, placePlate, plateFault, type PlacedPlate } from '../../frame/plates.js';
 import { planBuild } from '../../plan/plan.js';
 import { withSteeringParts } from '../../start/steeringParts.js';
 import { ARMS_TIRE } from '../../rider/figure.js';
+import { add, dot, length, squareTo, subtract } from '../../vector/vector.js';
 import { bumpSteerOf } from '../bump.js';
 import { findLinkage } from '../linkages/registry.js';
 import { solveLinkage, steeringOf } from '../steering.js';
@@ -348,6 +349,37 @@ describe('bump steer', () => {
     expect(Math.abs(toeIn)).toBeLessThan(2.4 * each);
   });
 });
+
+it.each([
+  ['kart', 'ladder'],
+  ['tadpole-trike', 'tadpole'],
+  ['buggy', 'buggy'],
+])(
+  '%s %s: yokes stand round the kingpins, as far apart as they are open, their backs on the frame’s side',
+  (kind, set) => {
+    const from = fromOf(kind, set);
+    const { sizes, result } = one(from, 'knuckles');
+    const { nodes, plates } = result.parts!;
+    const wheel = from.stance.steered.find(({ centre }) => centre[1] > 0)!;
+    const placed = plates.map((plate) => {
+      const { anchor } = nodes.find(({ id }) => id === plate.node)!;
+      if (anchor.on !== 'stance') throw new Error('not on the stance');
+      const at = add(from.stance.points[anchor.point]!, anchor.offset);
+      return placePlate({ ...plate, piece: 1 }, at, plate.id, '1', 'left');
+    });
+    const [upper, lower, back] = placed as [PlacedPlate, PlacedPlate, PlacedPlate];
+    for (const ear of [upper, lower]) {
+      const pin = subtract(onPlate(ear, ear.plate.holes[0]!.at), wheel.axisPoint);
+      // An outline is kept to a tenth of a millimetre.
+      expect(length(squareTo(pin, wheel.axis))).toBeLessThan(0.1);
+      expect(Math.abs(dot(ear.normal, wheel.axis))).toBeCloseTo(1, 4);
+    }
+    const apart = dot(subtract(upper.at, lower.at), wheel.axis);
+    expect(apart).toBeCloseTo(sizes.opening! + sizes.ears!, 2);
+    expect(back.at[1]).toBeLessThan(wheel.axisPoint[1]);
+    expect(Math.abs(dot(back.normal, wheel.axis))).toBeLessThan(1e-4);
+  },
+);
 
 it('parts that do not suit a vehicle are left out', () => {
   const from = fromOf('kart', 'ladder');
