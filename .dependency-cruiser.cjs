@@ -8,6 +8,7 @@ const FLOORS = [
   ['steering'],
   ['frame'],
   ['joints'],
+  ['bends', 'holes', 'stock', 'tools'],
   ['solid'],
   ['mass'],
   ['tipping'],

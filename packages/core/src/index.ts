@@ -105,6 +105,16 @@ export {
   type Piece,
   type PlacedPlate,
 } from './frame/frame.js';
+export {
+  bendSchedule,
+  bentSoFar,
+  USUAL_BENDING,
+  USUAL_EXTRA,
+  type Bend,
+  type BendSchedule,
+} from './bends/schedule.js';
+export { compoundFrom, diesFor, inBender, onBender, type OnBender } from './bends/bender.js';
+export { springbackOf, trialsOf, type Springback } from './bends/springback.js';
 export type { ButtTrim, PieceCut } from './joints/cut.js';
 export { cutPieces } from './joints/pieceCut.js';
 export type { EndCut, EndName } from './joints/endCut.js';

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { CutsSchema } from './cutsSchema.js';
 import { FrameSchema } from './frameSchema.js';
 import { closed, id, literals, name, number, values } from './parts.js';
 import { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';
@@ -7,7 +8,7 @@ import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
 import { SteeringSchema } from './steeringSchema.js';
 
 /**
- * The build document, version 6: the open format `.larchwood.json`. This schema is the one place that says what a
+ * The build document, version 7: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
@@ -124,7 +125,7 @@ export type Rider = Brief['riders'][number];
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(6),
+    version: Type.Literal(7),
     name: name('Name of the build'),
     kind: literals('Kind of vehicle', ...KIND_IDS),
     startingSet: id('The set the build was started from; chooses the usual bands'),
@@ -161,17 +162,18 @@ export const BuildSchema = Type.Object(
       'What the vehicle carries besides its tubes and riders',
     ),
     frame: FrameSchema,
+    cuts: Type.Optional(CutsSchema),
     fixture: FixtureSchema,
     paper: PaperSchema,
   },
   {
-    $id: 'larchwood-build-6',
-    title: 'Larchwood build, version 6',
+    $id: 'larchwood-build-7',
+    title: 'Larchwood build, version 7',
     description:
       'Lengths in millimetres, angles in degrees, masses in kilograms, axes ISO 8855 (x forward, y left, z up).',
     additionalProperties: false,
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 6;
+export const FORMAT_VERSION = 7;
 export const FILE_SUFFIX = '.larchwood.json';

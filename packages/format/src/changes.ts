@@ -13,6 +13,7 @@ export const PARTS = [
   'steering',
   'mass',
   'frame',
+  'cuts',
   'profiles',
   'paper',
 ] as const;

@@ -10,6 +10,9 @@ const ButtSchema = closed(
   },
   'One thick end of a butted tube',
 );
+/** What a hole is for. */
+export const HOLE_USES = ['bearing', 'bolt', 'cable', 'axle', 'vent', 'other'] as const;
+
 const outer = (about: string) => number(4, 300, `${about}, mm`);
 const wall = number(0.3, 30, 'Wall, mm; of the thin middle when butted');
 const sectionId = id('Reference used by members');
@@ -197,6 +200,42 @@ export const EndSchema = Type.Union([
 ]);
 export type End = Static<typeof EndSchema>;
 
+const HoleSchema = closed(
+  {
+    id: id('Hole id'),
+    name: name('What it is for'),
+    use: literals('What goes through it', ...HOLE_USES),
+    from: literals('Where the distance begins', 'start', 'end', 'middle'),
+    distance: number(
+      -10000,
+      20000,
+      'To its middle, along the tube: from the longest point of that end, as cut; from the middle towards the end; mm',
+    ),
+    face: number(-360, 360, 'About the tube from the section’s top, clockwise seen from its start; degrees'),
+    off: number(-150, 150, 'Off the middle of that face, clockwise; mm'),
+    diameter: number(0.5, 200, 'In the wall that it is placed on; the width of a slot; mm'),
+    slot: Type.Optional(number(1, 1000, 'Length of a slot along the tube, from end to end, mm')),
+    far: Type.Optional(
+      number(0.5, 200, 'In the far wall, square through; left out where that stays whole; mm'),
+    ),
+    circle: Type.Optional(
+      closed(
+        {
+          count: Type.Integer({ minimum: 1, maximum: 24 }),
+          diameter: number(1, 300, 'Of the circle through their middles, mm'),
+          hole: number(0.5, 100, 'Of each, mm'),
+          first: number(-360, 360, 'The first one, from the tube’s own way, clockwise; degrees'),
+        },
+        'Bolt holes on a circle about it, through the same walls',
+      ),
+    ),
+    axle: Type.Optional(number(1, 100, 'Diameter of the axle, or across its flats, mm')),
+    sleeve: Type.Optional(number(1, 150, 'Outer diameter of a crush sleeve, mm')),
+  },
+  'A hole or slot',
+);
+export type Hole = Static<typeof HoleSchema>;
+
 export const MemberSchema = closed(
   {
     id: id('Member id'),
@@ -224,12 +263,30 @@ export const MemberSchema = closed(
       }),
     ),
     ends: closed({ start: EndSchema, end: EndSchema }, 'How each end is cut'),
+    holes: Type.Optional(Type.Array(HoleSchema, { maxItems: 40, description: 'Drilled or sawn in it' })),
   },
   'A tube',
 );
 export type Member = Static<typeof MemberSchema>;
 
 const point = Type.Tuple([coordinate, coordinate]);
+const PlateHoleSchema = closed(
+  {
+    at: point,
+    diameter: number(0.5, 200, 'mm; the width of a slot'),
+    name: Type.Optional(name('What it is for')),
+    slot: Type.Optional(
+      closed(
+        {
+          length: number(1, 1000, 'From end to end, mm'),
+          turn: number(-360, 360, 'Along it, from the outline’s first axis; degrees'),
+        },
+        'Longer than it is wide: a slot with round ends, its middle at the point',
+      ),
+    ),
+  },
+  'A round hole, or a slot',
+);
 export const PlateSchema = closed(
   {
     id: id('Plate id'),
@@ -249,15 +306,35 @@ export const PlateSchema = closed(
     tilt: number(-360, 360, 'Turned about the outline’s own first axis, out of that plane; degrees'),
     turn: number(-360, 360, 'Turned in that plane; degrees'),
     outline: Type.Array(point, { minItems: 3, maxItems: 200, description: 'From the node, mm' }),
-    holes: Type.Array(closed({ at: point, diameter: number(0.5, 200, 'mm') }, 'A round hole'), {
-      maxItems: 50,
-    }),
+    holes: Type.Array(PlateHoleSchema, { maxItems: 50 }),
     bendLines: Type.Array(
       closed(
         { from: point, to: point, angle: number(-180, 180, 'degrees'), radius: number(0, 50, 'Inside, mm') },
         'Folded along this line',
       ),
       { maxItems: 10 },
+    ),
+    corners: Type.Optional(
+      Type.Array(
+        closed(
+          {
+            at: point,
+            cut: literals('How the corner is made', 'sharp', 'round', 'chamfer'),
+            size: number(0, 1000, 'Radius, or length taken off each side, mm'),
+          },
+          'A corner',
+        ),
+        { minItems: 3, maxItems: 60, description: 'What the outline was drawn from' },
+      ),
+    ),
+    trial: Type.Optional(
+      closed(
+        {
+          state: literals('How far it is', 'card', 'fits'),
+          found: Type.String({ maxLength: 500, description: 'What the trial found' }),
+        },
+        'Trial in card or board before metal is cut',
+      ),
     ),
   },
   'A flat plate',

@@ -12,11 +12,13 @@ export {
   type SchoolId,
   type SheetSize,
 } from './fixtureSchema.js';
+export { type Bending, type CutBar, type CutsData } from './cutsSchema.js';
 export * from './frameSchema.js';
 export { LIMITS, LONGEST, type Limits } from './limits.js';
 export { PRINTABLE } from './parts.js';
 export { LARGEST_DOCUMENT, readFormat, readFormatText, type ReadResult } from './read.js';
 export * from './seatSchema.js';
+export * from './shopSchema.js';
 export { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';
 export {
   LINKAGE_IDS,

@@ -12,6 +12,7 @@ export const PART_NAMES: Readonly<Record<Part | 'readings', string>> = {
   seat: 'the seat',
   mass: 'the masses',
   frame: 'the tubes and plates',
+  cuts: 'how pieces are made',
   profiles: 'the fixture',
   paper: 'the paper',
   readings: 'fixture settings ticked or read',

@@ -3,6 +3,7 @@ import { formatLength, type LengthDisplay } from '../units/length.js';
 import { asSentence, nameInText, bandUseText } from '../words.js';
 import type { Quantity } from '../units/quantity.js';
 import type { Finding } from './finding.js';
+import { CUTS_WORDS } from './cutsWords.js';
 import { FIXTURE_WORDS } from './fixtureWords.js';
 import { FRAME_WORDS } from './frameWords.js';
 import { STEERING_WORDS } from './steeringWords.js';
@@ -180,6 +181,7 @@ const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
 
 const CATALOGUE: Words<FindingCode> = {
   ...STANCE_WORDS,
+  ...CUTS_WORDS,
   ...STEERING_WORDS,
   ...FRAME_WORDS,
   ...FIXTURE_WORDS,

@@ -1,7 +1,7 @@
 import type { FindingCode, FindingValues } from './values.js';
 
 export type Severity = 'stop' | 'look' | 'note';
-export type Station = 'stance' | 'seat' | 'steering' | 'tubes' | 'joints' | 'patterns' | 'fixture';
+export type Station = 'stance' | 'seat' | 'steering' | 'tubes' | 'joints' | 'cuts' | 'patterns' | 'fixture';
 
 /** What the builder should know, as data: its code says what it carries, and the catalogue has its words. */
 export type Finding<C extends FindingCode = FindingCode> = { readonly [K in C]: FindingOf<K> }[C];

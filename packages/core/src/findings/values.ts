@@ -128,6 +128,26 @@ export interface FixtureFindings {
   'fixture-in-torch': { part: string; gap: number; mark: string; wanted: number; others: string };
 }
 
+export interface CutsFindings {
+  'bend-radius-small': { mark: string; bend: number; radius: number; wanted: number; sizes: number };
+  'die-missing': { mark: string; size: number; radius: number };
+  'die-gone': { mark: string };
+  'die-radius-differs': { mark: string; radius: number; die: number; name: string };
+  'straight-short': { mark: string; bend: number; has: number; wants: number; what: 'clamp' | 'follower' };
+  'bend-too-far': { mark: string; bend: number; set: number; most: number };
+  'bend-hits': { mark: string; bend: number; what: 'bender' | 'floor'; at: number };
+  'piece-over-bar': { mark: string; length: number; bar: number };
+  'no-stock': { section: string; pieces: string };
+  'hole-over-end': { mark: string; hole: string; by: number };
+  'hole-over-edge': { mark: string; hole: string; by: number };
+  'holes-meet': { mark: string; hole: string; other: string; left: number };
+  'hole-weakens': { mark: string; hole: string; share: number };
+  'slot-narrow': { mark: string; hole: string; slot: number; axle: number };
+  'sleeve-tight': { mark: string; hole: string; sleeve: number; hole2: number };
+  'fold-crosses-hole': { mark: string; plate: string; hole: number };
+  'plate-hole-over-edge': { mark: string; plate: string; hole: number; by: number };
+}
+
 export interface SteeringFindings {
   /** Why a held dimension of the linkage cannot be. */
   'linkage-refused': { why: string };
@@ -154,5 +174,12 @@ type OfEnds = { [C in keyof EndFindings]: EndPlace & EndFindings[C] };
 
 /** Every finding there is, by its code. One without words does not compile. */
 export interface FindingValues
-  extends StanceFindings, SeatFindings, SteeringFindings, FrameFindings, FixtureFindings, OfEnds {}
+  extends
+    StanceFindings,
+    SeatFindings,
+    SteeringFindings,
+    FrameFindings,
+    CutsFindings,
+    FixtureFindings,
+    OfEnds {}
 export type FindingCode = keyof FindingValues;

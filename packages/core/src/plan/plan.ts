@@ -13,6 +13,8 @@ import type { SteeringResult } from '../steering/steering.js';
 import type { Tipping } from '../tipping/tipping.js';
 import { Planner } from './planner.js';
 import { parts, stage, type Stage } from './stage.js';
+import type { BendSchedule } from '../bends/schedule.js';
+import { bends } from './stages/bends.js';
 import { findings } from './stages/findings.js';
 import { fixture } from './stages/fixture.js';
 import { frame } from './stages/frame.js';
@@ -37,6 +39,8 @@ export interface Plan {
   readonly cuts: readonly PieceCut[];
   /** Ends of pieces that are there already: bought to length, or part of a donor. */
   readonly given: readonly PieceCut[];
+  /** Marks and turns of what is bent. */
+  readonly bends: readonly BendSchedule[];
   /** Tubes that overlap where neither is cut for the other. */
   readonly interferences: readonly Interference[];
   /** Mass of every tube as cut, and of every plate. */
@@ -61,6 +65,7 @@ const plan = stage(
     made,
     frame,
     cuts,
+    bends,
     interferences,
     weights,
     mass,

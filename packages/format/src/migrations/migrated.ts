@@ -3,6 +3,7 @@ import { fromVersion2 } from './version2.js';
 import { fromVersion3 } from './version3.js';
 import { fromVersion4 } from './version4.js';
 import { fromVersion5 } from './version5.js';
+import { fromVersion6 } from './version6.js';
 
 /** From each earlier version to the next; literal data only, so that a file loads the same for ever. */
 const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknown>)[] = [
@@ -11,6 +12,7 @@ const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknow
   fromVersion3,
   fromVersion4,
   fromVersion5,
+  fromVersion6,
 ];
 
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */

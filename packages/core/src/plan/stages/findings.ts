@@ -1,3 +1,4 @@
+import { bendFindings } from '../../bends/findings.js';
 import { clearanceFindings } from '../../clearance/sweep.js';
 import type { Finding } from '../../findings/finding.js';
 import { jointFindings } from '../../joints/findings.js';
@@ -5,6 +6,7 @@ import { seatFindings } from '../../seat/findings.js';
 import { briefFindings } from '../../stance/briefFindings.js';
 import { stanceFindings } from '../../stance/findings.js';
 import { parts, stage } from '../stage.js';
+import { bends } from './bends.js';
 import { clearances } from './clearance.js';
 import { details, fixture } from './fixture.js';
 import { frame } from './frame.js';
@@ -44,6 +46,7 @@ export const findings = stage(
     tipping,
     frame,
     cuts,
+    bends,
     interferences,
     fixture,
   },
@@ -55,6 +58,7 @@ export const findings = stage(
     ...made.stale,
     ...made.frame.findings,
     ...jointFindings(made.cuts.cuts, made.frame, made.interferences, document),
+    ...bendFindings(made.bends),
     ...made.fixture.findings,
   ],
 );

@@ -1,0 +1,198 @@
+import type { Bending, Die, Shop } from '@larchwood/format';
+import { teller, type Finding } from '../findings/finding.js';
+import { pointOn } from '../frame/path.js';
+import { turn, type Vector } from '../vector/vector.js';
+import { bentSoFar, type Bend, type BendSchedule } from './schedule.js';
+import { settingFor, springbackOf, trialsOf, type Springback } from './springback.js';
+
+export interface BendSetting {
+  readonly bend: Bend;
+  /** Where the tube's mark goes at the die's own mark: mark on the tube, from the reference end. */
+  readonly mark: number;
+  readonly set: number;
+  /** On the die's own scale. */
+  readonly reads: number;
+}
+/** A piece on its die: settings of every bend and what stands in the way. */
+export interface OnBender {
+  readonly die?: Die & { readonly id: string };
+  readonly spring?: Springback;
+  readonly settings: readonly BendSetting[];
+  readonly findings: readonly Finding[];
+  /** Far end moves so much by the scatter of the log, mm: what may have to be trimmed. */
+  readonly farEnd?: number;
+}
+
+/** A die takes tubes this near to its size, and bends a radius this near to what is drawn; mm. Common practice, no source. */
+const FITS = { size: 0.4, radius: 0.5 } as const;
+
+/** Dies that take a tube of that size and shape, nearest radius first. */
+export function diesFor(
+  { dies }: Pick<Shop, 'dies'>,
+  { across, way, bends }: Pick<BendSchedule, 'across' | 'way' | 'bends'>,
+): readonly (Die & { readonly id: string })[] {
+  const radius = bends[0]?.radius ?? 0;
+  return Object.entries(dies)
+    .filter(
+      ([, die]) => Math.abs(die.size - across) <= FITS.size && (die.shape === 'round') === (way !== 'wedge'),
+    )
+    .map(([id, die]) => ({ ...die, id }))
+    .sort((a, b) => Math.abs(a.radius - radius) - Math.abs(b.radius - radius));
+}
+
+/** A piece on the die that was chosen for it, or on the one that fits it best. */
+export function onBender(schedule: BendSchedule, shop: Shop, bending?: Pick<Bending, 'die'>): OnBender {
+  const { bends, mark, piece } = schedule;
+  if (schedule.way !== 'die') return { settings: [], findings: [] };
+  const chosen = bending?.die;
+  const own = chosen === undefined ? undefined : shop.dies[chosen];
+  const die =
+    chosen === undefined
+      ? diesFor(shop, schedule).find(({ radius }) => suits(radius, bends))
+      : own && { ...own, id: chosen };
+  if (!die) {
+    const finding =
+      chosen === undefined
+        ? tell('die-missing', 'look', piece, { mark, size: schedule.across, radius: bends[0]!.radius })
+        : tell('die-gone', 'look', piece, { mark });
+    return { settings: [], findings: [finding] };
+  }
+  const spring = springbackOf(
+    die,
+    trialsOf(shop.trials, { die: die.id, section: schedule.section, material: schedule.material }),
+  );
+  const settings = bends.map((bend): BendSetting => {
+    const { set, reads } = settingFor(die, spring, bend.angle);
+    return { bend, mark: bend.mark + die.mark, set, reads };
+  });
+  return {
+    ...{ die, spring, settings },
+    findings: [...dieFindings(schedule, die, settings), ...sweepFindings(schedule, die)],
+    ...(spring.scatter === undefined
+      ? {}
+      : { farEnd: Math.hypot(...bends.map(({ perHalfDegree }) => perHalfDegree * 2 * spring.scatter!)) }),
+  };
+}
+
+const suits = (radius: number, bends: readonly Pick<Bend, 'radius'>[]): boolean =>
+  bends.every((bend) => Math.abs(bend.radius - radius) <= FITS.radius);
+
+const tell = teller('cuts');
+
+function dieFindings(
+  { bends, mark, piece }: BendSchedule,
+  die: Die,
+  settings: readonly BendSetting[],
+): Finding[] {
+  const odd = bends.find((bend) => !suits(die.radius, [bend]));
+  const short = (bend: number, what: 'clamp' | 'follower', has: number, wants: number) =>
+    has < wants ? [tell('straight-short', 'look', piece, { mark, bend, has, wants, what })] : [];
+  return [
+    ...(odd
+      ? [
+          tell('die-radius-differs', 'look', piece, {
+            mark,
+            radius: odd.radius,
+            die: die.radius,
+            name: die.name,
+          }),
+        ]
+      : []),
+    ...settings.flatMap(({ bend: { number, straightBefore, straightAfter }, set }) => [
+      ...short(number, 'clamp', straightBefore, die.clamp),
+      ...short(number, 'follower', straightAfter, die.follow),
+      ...(set > die.most
+        ? [tell('bend-too-far', 'look', piece, { mark, bend: number, set, most: die.most })]
+        : []),
+    ]),
+  ];
+}
+
+/** The tube as it stands in the bender when a bend is nearly made: the die's middle at the origin, its axis up. */
+export interface InBender {
+  /** Points along the part that is bent and swings. */
+  readonly swung: readonly Vector[];
+  /** Points along the rest, which stays. */
+  readonly rest: readonly Vector[];
+}
+
+/** Points of a tube along its way are told so close, mm. */
+const CLOSE = 20;
+
+/**
+ * Where a tube stands in the bender while a bend is made: what is bent already swings, the rest lies still behind the die.
+ * @param made degrees of this bend that are made
+ */
+export function inBender(schedule: BendSchedule, index: number, made: number): InBender {
+  const bend = schedule.bends[index]!;
+  // The earlier bends, and this one as an arc of its own as far as it is made.
+  const before = bentSoFar(
+    {
+      ...schedule,
+      bends: [
+        ...schedule.bends.slice(0, index),
+        { ...bend, angle: made, arc: (bend.arc * made) / bend.angle },
+      ],
+    },
+    index + 1,
+  );
+  const arc = before.arcs[index]!;
+  const end = arc.station + arc.length;
+  // The rest lies along −x at the back, the die's axis up: a frame of the tube where this bend ends now.
+  const { at, direction } = pointOn(before, end);
+  const seen = (point: Vector): Vector => {
+    const way = [point[0] - at[0], point[1] - at[1], point[2] - at[2]] as const;
+    const across: Vector = [
+      arc.axis[1] * direction[2] - arc.axis[2] * direction[1],
+      arc.axis[2] * direction[0] - arc.axis[0] * direction[2],
+      arc.axis[0] * direction[1] - arc.axis[1] * direction[0],
+    ];
+    const on = (axis: Vector) => way[0] * axis[0] + way[1] * axis[1] + way[2] * axis[2];
+    // Seen from above: the tube is fed towards +x, the bend begins beside the die at y = radius, and turns about z.
+    return [-on(direction), on(across) * -1 + bend.radius, on(arc.axis)];
+  };
+  const points = (from: number, to: number) => {
+    const count = Math.max(1, Math.ceil((to - from) / CLOSE));
+    return Array.from({ length: count + 1 }, (_, step) =>
+      seen(pointOn(before, from + ((to - from) * step) / count).at),
+    );
+  };
+  return { swung: points(0, end), rest: points(end, before.length) };
+}
+
+/** Steps of a bend that are looked at. */
+const LOOKS = 12;
+
+/** Whether what is bent already swings into the bender or the floor. */
+function sweepFindings(schedule: BendSchedule, die: Die): Finding[] {
+  if (die.floor === 0 && (die.reach === 0 || die.below === 0)) return [];
+  const { mark, piece } = schedule;
+  const half = schedule.across / 2;
+  return schedule.bends.flatMap(({ number, angle }, index): Finding[] => {
+    for (let look = 0; look <= LOOKS; look += 1) {
+      const made = Math.max(0.01, (angle * look) / LOOKS);
+      const { swung, rest } = inBender(schedule, index, made);
+      const low = [...swung, ...rest].find(
+        ([x, y, z]) =>
+          (die.floor > 0 && z - half < -die.floor) ||
+          (die.below > 0 && z - half < -die.below && Math.hypot(x, y) < die.reach),
+      );
+      if (!low) continue;
+      const what = die.floor > 0 && low[2] - half < -die.floor ? 'floor' : 'bender';
+      return [tell('bend-hits', 'look', piece, { mark, bend: number, what, at: look === 0 ? 0 : made })];
+    }
+    return [];
+  });
+}
+
+/** Turn and plane of a bend from an angle gauge read on two faces square to each other. */
+export function compoundFrom(
+  first: number,
+  second: number,
+): { readonly turn: number; readonly plane: number } {
+  const [a, b] = [first, second].map((angle) => Math.tan((angle * Math.PI) / 180)) as [number, number];
+  return {
+    turn: (Math.atan(Math.hypot(a, b)) * 180) / Math.PI,
+    plane: (Math.atan2(b, a) * 180) / Math.PI,
+  };
+}

@@ -1,0 +1,164 @@
+import type { Bending } from '@larchwood/format';
+import type { Piece } from '../frame/frame.js';
+import { acrossOf } from '../frame/sections.js';
+import type { PieceCut } from '../joints/cut.js';
+import { toDegrees } from '../units/angle.js';
+import { add, along, cross, dot, length, subtract, turn, unit, type Vector } from '../vector/vector.js';
+import { pointOn, type Arc, type Path } from '../frame/path.js';
+
+/** How a tube is brought round a corner. */
+export type BendWay = 'die' | 'rolled' | 'wedge';
+
+/** One bend, in the order in which it is made. Lengths mm, angles degrees. */
+export interface Bend {
+  /** 1 for the first from the reference end. */
+  readonly number: number;
+  /** Start of the bend from the reference end of the tube as it is bent, along its outside. */
+  readonly mark: number;
+  /** End of the bend, from the other end of the tube. */
+  readonly markFromOther: number;
+  /** From the end of the bend before; from the reference end at the first one. */
+  readonly straightBefore: number;
+  /** To the start of the next; to the other end at the last one. */
+  readonly straightAfter: number;
+  /** Turn of the tube. */
+  readonly angle: number;
+  /** Of the tube about itself since the bend before, clockwise seen from the end that is not bent yet; -180 to 180. */
+  readonly rotation: number;
+  readonly radius: number;
+  /** Along the centre line. */
+  readonly arc: number;
+  /** How far the other end moves when this bend is half a degree out. */
+  readonly perHalfDegree: number;
+}
+
+/** How a bent piece is marked and bent. Lengths mm, angles degrees. */
+export interface BendSchedule {
+  readonly piece: string;
+  readonly mark: string;
+  readonly name: string;
+  readonly section: string;
+  readonly material: string;
+  /** Larger outer size of the tube. */
+  readonly across: number;
+  readonly way: BendWay;
+  readonly from: Bending['from'];
+  readonly extra: Bending['extra'];
+  /** Of the tube as it is bent: finished length along the centre line and what is left on. */
+  readonly tube: number;
+  readonly finished: number;
+  readonly bends: readonly Bend[];
+  /** Turns of all bends lie in one plane. */
+  readonly flat: boolean;
+}
+
+/** Bent long where nothing else was chosen: each end, mm. Common practice, no source. */
+export const USUAL_EXTRA = 75;
+export const USUAL_BENDING: Bending = { from: 'start', extra: { start: USUAL_EXTRA, end: USUAL_EXTRA } };
+/** A radius of so many tube sizes is rolled, not drawn round a die. Common practice, no source. */
+const ROLLED = 8;
+
+/**
+ * Marks, turns and rotations of a bent piece.
+ * @param cut both ends of it: marks are measured from where it is cut, and what is left on
+ * @returns none where it has no bend
+ * Source: vector algebra on the centre line; tangent length = radius x tan(turn / 2).
+ */
+export function bendSchedule(
+  piece: Piece,
+  cut: PieceCut,
+  bending: Bending = USUAL_BENDING,
+): BendSchedule | undefined {
+  const { arcs } = piece.path;
+  if (arcs.length === 0) return undefined;
+  const { from, extra } = bending;
+  const first = cut.ends[0].station - cut.ends[0].edge.longest.at;
+  const last = cut.ends[1].station + cut.ends[1].edge.longest.at;
+  const [low, high] = [first - extra.start, last + extra.end];
+  const tube = high - low;
+  const ordered = from === 'start' ? arcs : [...arcs].reverse();
+  // Ways along the tube from the reference end to where each bend begins.
+  const begins = ordered.map(({ station, length: arc }) =>
+    from === 'start' ? station - low : high - station - arc,
+  );
+  const far = pointOn(piece.path, from === 'start' ? last : first).at;
+  const bends = ordered.map((arc, index): Bend => {
+    const begin = begins[index]!;
+    const before = index === 0 ? 0 : begins[index - 1]! + ordered[index - 1]!.length;
+    const next = begins[index + 1] ?? tube;
+    return {
+      number: index + 1,
+      mark: begin,
+      markFromOther: tube - begin - arc.length,
+      straightBefore: begin - before,
+      straightAfter: next - begin - arc.length,
+      angle: arc.angle,
+      rotation: index === 0 ? 0 : rotationOf(ordered[index - 1]!, arc, from),
+      radius: arc.radius,
+      arc: arc.length,
+      perHalfDegree: movedBy(arc, far),
+    };
+  });
+  const across = acrossOf(piece.section);
+  return {
+    ...{ piece: piece.id, mark: piece.mark, name: piece.name, section: piece.member.section },
+    ...{ material: piece.member.material, across, from, extra, tube, finished: last - first, bends },
+    way: wayOf(piece, across),
+    flat: bends.every(({ rotation }) => Math.min(Math.abs(rotation), 180 - Math.abs(rotation)) < FLAT),
+  };
+}
+
+/** A rotation so near to 0 or 180 counts as one plane, degrees. */
+const FLAT = 0.05;
+
+const wayOf = ({ section, path }: Piece, across: number): BendWay =>
+  Math.min(...path.arcs.map(({ radius }) => radius)) >= ROLLED * across
+    ? 'rolled'
+    : section.shape === 'rectangular'
+      ? 'wedge'
+      : 'die';
+
+/** Signed angle between the planes of two bends about the leg that they share, seen from the rest of the tube. */
+function rotationOf(before: Arc, arc: Arc, from: Bending['from']): number {
+  // Of the arc that the piece's own way meets later, the direction at its beginning is the leg.
+  const leg = from === 'start' ? arc.direction : before.direction;
+  const [a, b] = from === 'start' ? [before.axis, arc.axis] : [arc.axis, before.axis];
+  const angle = toDegrees(Math.atan2(dot(cross(a, b), leg), dot(a, b)));
+  return angle > 180 - 1e-9 ? 180 : angle <= -180 + 1e-9 ? 180 : angle;
+}
+
+/** How far a point moves when a bend turns half a degree more: it turns about the bend's axis. */
+function movedBy({ centre, axis }: Arc, point: Vector): number {
+  const arm = subtract(point, centre);
+  return length(cross(axis, arm)) * 2 * Math.sin((0.25 * Math.PI) / 180);
+}
+
+/** Straights and arcs of a tube that was bent so far as `made` of its bends, from the reference end; flat in x and y at the last. */
+export function bentSoFar(schedule: BendSchedule, made: number): Path {
+  const done = schedule.bends.slice(0, made);
+  let [at, way, axis]: [Vector, Vector, Vector] = [
+    [0, 0, 0],
+    [1, 0, 0],
+    [0, 0, 1],
+  ];
+  const legs: Path['legs'][number][] = [];
+  const arcs: Arc[] = [];
+  let station = 0;
+  const straight = (long: number) => {
+    legs.push({ from: at, direction: way, length: long, station });
+    at = along(at, way, long);
+    station += long;
+  };
+  for (const { straightBefore, angle, rotation, radius, arc: long } of done) {
+    straight(straightBefore);
+    axis = turn(axis, way, rotation);
+    const centre = along(at, cross(axis, way), radius);
+    const to = add(centre, turn(subtract(at, centre), axis, angle));
+    arcs.push({ from: at, to, direction: way, centre, axis, radius, angle, length: long, station });
+    at = to;
+    way = unit(turn(way, axis, angle));
+    station += long;
+  }
+  straight(schedule.tube - station);
+  return { legs, arcs, length: schedule.tube, tight: [] };
+}

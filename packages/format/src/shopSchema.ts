@@ -1,0 +1,122 @@
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { schemaFaults, type Fault } from './faults.js';
+import { closed, id, literals, name, number } from './parts.js';
+
+/**
+ * What the workshop owns and has learned, for all of its builds: dies, bends that were logged, tools, stock that it buys,
+ * and off-cuts. Lengths mm, angles degrees.
+ */
+const DieSchema = closed(
+  {
+    name: name('For people'),
+    size: number(4, 300, 'Outer size of the tube that it takes, mm'),
+    shape: literals('Of the tube', 'round', 'square'),
+    radius: number(1, 3000, 'Of the centre line, mm'),
+    clamp: number(0, 2000, 'Straight that the clamp wants before the bend, mm'),
+    follow: number(0, 2000, 'Straight that the follower wants behind the bend, mm'),
+    mark: number(-500, 500, 'From the start of the bend forward to the die’s own mark, mm'),
+    zero: number(-360, 360, 'What its scale reads at a straight tube, degrees'),
+    step: number(0.01, 15, 'Step of its scale, degrees'),
+    spring: number(0, 30, 'Springback that is allowed for until bends are logged, degrees'),
+    most: number(1, 200, 'Farthest it bends, degrees'),
+    reach: number(0, 3000, 'The bender’s frame reaches so far about the die, mm'),
+    below: number(0, 3000, 'and lies so far below the tube’s middle, mm; 0 where nothing is in the way'),
+    floor: number(0, 3000, 'The tube’s middle over the floor, mm; 0 where the floor is out of reach'),
+  },
+  'A bending die',
+);
+export type Die = Static<typeof DieSchema>;
+
+const TrialSchema = closed(
+  {
+    die: id('Die id'),
+    section: id('Section id'),
+    material: id('Material id'),
+    asked: number(0, 200, 'Wanted, degrees'),
+    set: number(0, 230, 'Set beyond straight, degrees'),
+    got: number(0, 200, 'Measured after it sprang back, degrees'),
+    on: Type.String({ pattern: '^[0-9]{4}-[0-9]{2}-[0-9]{2}$', description: 'Day' }),
+    leftOut: Type.Boolean({ description: 'The builder leaves it out of the line' }),
+  },
+  'A bend that was logged',
+);
+export type Trial = Static<typeof TrialSchema>;
+
+/** Kinds of tool. */
+export const TOOL_SORTS = ['notcher', 'mill', 'saw', 'paper', 'drill', 'hole-saws'] as const;
+const ToolSchema = closed(
+  {
+    name: name('For people'),
+    sort: literals('What it is', ...TOOL_SORTS),
+    scale: literals('How its scale counts', 'from-square', 'from-parallel'),
+    most: number(0, 90, 'Farthest off square, degrees'),
+    largest: number(1, 500, 'Largest tube, hole or cutter that it takes, mm'),
+    sizes: Type.Array(number(0.5, 300, 'mm'), {
+      maxItems: 80,
+      description: 'Cutters, bits or saws on hand',
+    }),
+    play: number(0, 5, 'Play of its arbor at the cutter, mm'),
+    speeds: Type.Tuple([number(0, 10000, 'Slowest, 1/min'), number(0, 10000, 'Fastest, 1/min')]),
+  },
+  'A tool',
+);
+export type Tool = Static<typeof ToolSchema>;
+
+const StockSchema = closed(
+  {
+    section: id('Section id'),
+    material: id('Material id'),
+    length: number(50, 20000, 'As sold, mm'),
+    price: number(0, 100000, 'Of one, in the workshop’s money'),
+    most: Type.Optional(Type.Integer({ minimum: 0, maximum: 999, description: 'So many are to be had' })),
+  },
+  'A length that a section is sold in',
+);
+export type StockLength = Static<typeof StockSchema>;
+
+const OffcutSchema = closed(
+  {
+    section: id('Section id'),
+    material: id('Material id'),
+    length: number(1, 20000, 'mm'),
+    note: Type.String({ maxLength: 120, description: 'Where it came from' }),
+    /** The bar of a build that it was left of, and the one that it went into. */
+    cameFrom: Type.Optional(closed({ build: id('Build id'), bar: id('Bar id') }, 'Left of this bar')),
+    usedFor: Type.Optional(closed({ build: id('Build id'), bar: id('Bar id') }, 'Cut for this bar')),
+  },
+  'An off-cut on the rack',
+);
+export type Offcut = Static<typeof OffcutSchema>;
+
+const SawingSchema = closed(
+  {
+    kerf: number(0, 20, 'Width of the saw’s cut, mm'),
+    trim: number(0, 200, 'Taken off each end of a new bar, mm'),
+    keep: number(0, 5000, 'Shortest off-cut that is worth keeping, mm'),
+  },
+  'How bars are sawn',
+);
+export type Sawing = Static<typeof SawingSchema>;
+
+/** The workshop's lists by name; each item has an id of its own. */
+export const SHOP_LISTS = {
+  dies: DieSchema,
+  trials: TrialSchema,
+  tools: ToolSchema,
+  stock: StockSchema,
+  rack: OffcutSchema,
+  sawing: SawingSchema,
+} as const satisfies Record<string, TSchema>;
+export type ShopList = keyof typeof SHOP_LISTS;
+export type ShopItems = { [L in ShopList]: Static<(typeof SHOP_LISTS)[L]> };
+/** All lists of a workshop: items by their ids. */
+export type Shop = { readonly [L in ShopList]: Readonly<Record<string, ShopItems[L]>> };
+
+export const isShopList = (value: string): value is ShopList => Object.hasOwn(SHOP_LISTS, value);
+export const NO_SHOP: Shop = { dies: {}, trials: {}, tools: {}, stock: {}, rack: {}, sawing: {} };
+/** Sawing is one item. */
+export const USUAL_SAWING: Sawing = { kerf: 2, trim: 5, keep: 150 };
+
+/** What is wrong with an item of a list, by path; nothing where it is one. */
+export const shopFaults = (list: ShopList, value: unknown): readonly Fault[] =>
+  schemaFaults(SHOP_LISTS[list], value);
