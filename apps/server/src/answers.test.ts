@@ -111,6 +111,8 @@ describe('bad calls are answered with what is wrong', () => {
               'riders/1',
               'profiles',
               'profiles/1',
+              'shop/dies/a',
+              'shop/moon/a',
               'workshop',
               'door/passcode',
               'builds/import',

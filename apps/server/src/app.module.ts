@@ -12,6 +12,7 @@ import { ThinningService } from './keeping/thinning.service.js';
 import { WorkshopService } from './keeping/workshop.service.js';
 import { ProfilesModule } from './profiles/profiles.module.js';
 import { RidersModule } from './riders/riders.module.js';
+import { ShopModule } from './shop/shop.module.js';
 
 /** What the application is told from outside. */
 export interface Outside {
@@ -33,6 +34,7 @@ export class AppModule {
         BuildsModule,
         RidersModule,
         ProfilesModule,
+        ShopModule,
       ],
       controllers: [KeepingController],
       providers: [

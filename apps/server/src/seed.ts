@@ -1,10 +1,11 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { MikroORM, RequestContext } from '@mikro-orm/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { FILE_SUFFIX } from '@larchwood/format';
 import { BuildsService } from './builds/builds.service.js';
 import { BuildEntity } from './database/entities.js';
+import { ShopService } from './shop/shop.service.js';
 
 /** Fills an empty database with the demo workshop; one that already holds anything, deleted or not, is left alone. */
 export async function seedDemo(app: NestExpressApplication, folder: string): Promise<void> {
@@ -16,5 +17,10 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
       .sort()) {
       await app.get(BuildsService).import(JSON.parse(readFileSync(join(folder, file), 'utf8')));
     }
+    const lists = join(folder, 'shop.json');
+    if (!existsSync(lists)) return;
+    const shop = JSON.parse(readFileSync(lists, 'utf8')) as Record<string, Record<string, unknown>>;
+    for (const [list, items] of Object.entries(shop))
+      for (const [id, item] of Object.entries(items)) await app.get(ShopService).save(list, id, item);
   });
 }

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import Database from 'libsql';
 import { findSchool, KINDS, standardProfile, without } from '@larchwood/core';
-import { BuildSchema } from '@larchwood/format';
+import { BuildSchema, NO_SHOP, type Shop } from '@larchwood/format';
 import type {
   BuildSummary,
   Problem,
@@ -72,7 +72,7 @@ describe('builds over HTTP, on a real SQLite file', () => {
       mass: { lumps: expect.arrayContaining([expect.objectContaining({ name: 'Front wheel' })]) },
     });
     const back = await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 });
-    expect([back.status, back.body.document.version]).toEqual([201, 6]);
+    expect([back.status, back.body.document.version]).toEqual([201, 7]);
   });
 
   it('a stored document that no longer reads is answered with its faults, never served, and exported as it is', async () => {
@@ -112,6 +112,30 @@ describe('builds over HTTP, on a real SQLite file', () => {
     expect((await call('POST', 'profiles', { profile: 7 })).status).toBe(400);
     expect((await call('DELETE', `profiles/${kept.body.id}`)).status).toBe(204);
     expect((await call('DELETE', `profiles/${kept.body.id}`)).status).toBe(404);
+  });
+  it('keeps the workshop’s lists, an item an id, in the order in which they came; a wrong item by its path', async () => {
+    const offcut = {
+      section: 'round-25.4x1.6',
+      material: 'mild-steel',
+      length: 812,
+      note: 'from the cruiser',
+    };
+    expect((await call<Shop>('GET', 'shop')).body).toEqual(NO_SHOP);
+    expect((await call('PUT', 'shop/rack/b', { item: offcut })).status).toBe(200);
+    await call('PUT', 'shop/rack/a', { item: { ...offcut, length: 300 } });
+    await call('PUT', 'shop/rack/b', { item: { ...offcut, length: 700 } });
+    const { body } = await call<Shop>('GET', 'shop');
+    expect(Object.entries(body.rack).map(([id, { length }]) => [id, length])).toEqual([
+      ['b', 700],
+      ['a', 300],
+    ]);
+    const bad = await call<Problem>('PUT', 'shop/rack/c', { item: { ...offcut, length: 0 } });
+    expect([bad.status, bad.body.faults?.map(({ path }) => path)]).toEqual([422, ['/length']]);
+    expect((await call('PUT', 'shop/rack/no%20id', { item: offcut })).status).toBe(422);
+    expect((await call('PUT', 'shop/moon/a', { item: offcut })).status).toBe(404);
+    expect((await call('PUT', 'shop/rack/a', { item: 7 })).status).toBe(400);
+    expect((await call('DELETE', 'shop/rack/a')).status).toBe(204);
+    expect((await call('DELETE', 'shop/rack/a')).status).toBe(404);
   });
   it('keeps the workshop’s riders, one a name, and says what cannot be a rider', async () => {
     const rider = { name: ' Wilma ', stature: 1910, mass: 82, inseam: 905 };

@@ -133,6 +133,12 @@ export class SaveProfileRequest {
   profile!: object;
 }
 
+/** An item of one of the workshop's lists, whole; the format checks it. */
+export class SaveShopItemRequest {
+  @IsObject({ message: 'item must be an item of the list.' })
+  item!: object;
+}
+
 /** What is said of one revision: a name of its own, or what was made of it. Either keeps it for good. */
 export class MarkRevisionRequest {
   /** Empty takes the name away. */

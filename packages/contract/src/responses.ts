@@ -83,5 +83,7 @@ export interface TakenIn {
   readonly builds: number;
   readonly riders: number;
   readonly profiles: number;
+  /** Dies, logged bends, tools, stock lengths and off-cuts. */
+  readonly items: number;
   readonly left: readonly string[];
 }

@@ -113,7 +113,8 @@ export {
   type Bend,
   type BendSchedule,
 } from './bends/schedule.js';
-export { compoundFrom, diesFor, inBender, onBender, type OnBender } from './bends/bender.js';
+export { compoundFrom, diesFor, inBender, onBender, type BendSetting, type OnBender, type OwnDie } from './bends/bender.js';
+export { pairMark, pairName, springbackText, turnText } from './bends/words.js';
 export { springbackOf, trialsOf, type Springback } from './bends/springback.js';
 export type { ButtTrim, PieceCut } from './joints/cut.js';
 export { cutPieces } from './joints/pieceCut.js';

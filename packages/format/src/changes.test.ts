@@ -24,6 +24,10 @@ const EDITS: Record<Part | 'readings', (document: BuildDocument, n: number) => v
       : (document.steering = { linkage: 'bars', held: { lock: 20 + n }, made: [] })),
   mass: (document, n) => void (document.mass.lumps = document.mass.lumps.slice(n % 2)),
   frame: (document, n) => void (document.frame.nodes[0]!.id = `node${n}`),
+  cuts: (document, n) =>
+    void (n % 3 === 0
+      ? delete document.cuts
+      : (document.cuts = { bends: { a: { from: 'end', extra: { start: n, end: 0 } } }, bars: [] })),
   profiles: (document, n) =>
     void document.fixture.profiles.push({
       ...{

@@ -8,6 +8,7 @@ import {
   RiderEntity,
   SessionEntity,
   SettingEntity,
+  ShopItemEntity,
 } from './entities.js';
 import { MIGRATIONS } from './migrations.js';
 
@@ -26,6 +27,7 @@ export function databaseConfig(file: string) {
       RiderEntity,
       ProfileEntity,
       SettingEntity,
+      ShopItemEntity,
       SessionEntity,
     ],
     extensions: [Migrator],

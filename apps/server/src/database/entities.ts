@@ -125,6 +125,24 @@ export class RiderEntity {
   measures!: Omit<Rider, 'name'>;
 }
 
+/** An item of one of the workshop's lists. */
+@Entity({ tableName: 'shop_item' })
+@Unique({ properties: ['list', 'item'] })
+export class ShopItemEntity {
+  @PrimaryKey({ type: 'integer', autoincrement: true })
+  id!: number;
+
+  @Property({ type: 'string' })
+  list!: string;
+
+  /** Its id within the list. */
+  @Property({ type: 'string' })
+  item!: string;
+
+  @Property({ type: JsonType })
+  value!: unknown;
+}
+
 /** A fixture of the workshop's, one a school and name. */
 @Entity({ tableName: 'profile' })
 @Unique({ properties: ['school', 'name'] })

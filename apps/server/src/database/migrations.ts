@@ -78,10 +78,24 @@ export class AddKeeping extends Migration {
   }
 }
 
+/** The workshop's own lists: dies, logged bends, tools, stock, off-cuts. */
+export class AddShop extends Migration {
+  override up(): void {
+    this.addSql(`create table shop_item (
+      id integer not null primary key autoincrement, list text not null, item text not null, value json not null);`);
+    this.addSql(`create unique index shop_item_list_item_unique on shop_item (list, item);`);
+  }
+
+  override down(): void {
+    this.addSql(`drop table shop_item;`);
+  }
+}
+
 export const MIGRATIONS = [
   { name: '2026-11-24-create-builds', class: CreateBuilds },
   { name: '2026-11-25-create-riders', class: CreateRiders },
   { name: '2026-11-26-create-profiles', class: CreateProfiles },
   { name: '2026-11-28-add-save-ids', class: AddSaveIds },
   { name: '2026-11-28-add-keeping', class: AddKeeping },
+  { name: '2026-11-28-add-shop', class: AddShop },
 ];

@@ -13,6 +13,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { MikroORM } from '@mikro-orm/core';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { standardProfile, findSchool } from '@larchwood/core';
+import { USUAL_SAWING } from '@larchwood/format';
 import type {
   BackupSummary,
   BuildSummary,
@@ -220,6 +221,7 @@ describe('the whole workshop as one zip', () => {
     await serving.make('Two');
     await call('POST', 'riders', rider);
     await call('POST', 'profiles', { profile: standardProfile(findSchool('table')!) });
+    await call('PUT', 'shop/sawing/usual', { item: USUAL_SAWING });
     const { body: zip, headers } = await call<Buffer>('GET', 'workshop/zip');
     expect(headers['content-disposition']).toContain('.zip');
     expect(Object.keys(unzipSync(zip))).toEqual([
@@ -227,17 +229,27 @@ describe('the whole workshop as one zip', () => {
       expect.stringMatching(/^builds\/two-/),
       'riders.json',
       'fixtures.json',
+      'shop.json',
     ]);
     expect((await call<Buffer>('GET', 'workshop/zip')).body.equals(zip)).toBe(true);
     const here = await call<TakenIn>('POST', 'workshop/zip', zip, { 'Content-Type': 'application/zip' });
-    expect(here.body).toEqual({ builds: 2, riders: 0, profiles: 0, left: ['Wilma', expect.any(String)] });
+    expect(here.body).toEqual({
+      builds: 2,
+      riders: 0,
+      profiles: 0,
+      items: 0,
+      left: ['Wilma', expect.any(String)],
+    });
     expect(await list()).toEqual(['One', 'One', 'Two', 'Two']);
     const elsewhere = new Serving();
     await elsewhere.start();
     const there = await elsewhere.call<TakenIn>('POST', 'workshop/zip', zip, {
       'Content-Type': 'application/zip',
     });
-    expect([there.status, there.body]).toEqual([201, { builds: 2, riders: 1, profiles: 1, left: [] }]);
+    expect([there.status, there.body]).toEqual([
+      201,
+      { builds: 2, riders: 1, profiles: 1, items: 1, left: [] },
+    ]);
     expect((await elsewhere.call<Buffer>('GET', 'workshop/zip')).body.length).toBe(zip.length);
     await elsewhere.end();
   });
@@ -250,6 +262,7 @@ describe('the whole workshop as one zip', () => {
       'builds/b.larchwood.json': file({ ...build.document, notes: 7 }),
       'riders.json': file([rider, { ...rider, stature: 3 }, null]),
       'fixtures.json': file([{ school: 'moon' }]),
+      'shop.json': file({ sawing: { usual: { ...USUAL_SAWING, kerf: -1 } } }),
     });
     const type = { 'Content-Type': 'application/zip' };
     const answer = await call<Problem>('POST', 'workshop/zip', Buffer.from(wrong), type);
@@ -260,6 +273,7 @@ describe('the whole workshop as one zip', () => {
       'riders.json/1',
       'riders.json/2',
       'fixtures.json/0/school',
+      'shop.json/sawing/usual/kerf',
     ])
       expect(paths).toContain(path);
     expect(await list()).toEqual(['Good']);

@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/core';
 import { BadRequestException, Injectable } from '@nestjs/common';
 import { strFromU8, strToU8, unzipSync, zipSync, type Unzipped } from 'fflate';
-import { fileStem, FILE_SUFFIX, LARGEST_DOCUMENT, type Fault } from '@larchwood/format';
+import { fileStem, FILE_SUFFIX, isShopList, LARGEST_DOCUMENT, type Fault } from '@larchwood/format';
 import { readDocument, readProfile } from '@larchwood/core';
 import { SaveRiderRequest, type TakenIn } from '@larchwood/contract';
 import { plainToInstance } from 'class-transformer';
@@ -11,6 +11,7 @@ import { unprocessable } from '../builds/documents.js';
 import { BuildEntity } from '../database/entities.js';
 import { ProfilesService } from '../profiles/profiles.service.js';
 import { RidersService } from '../riders/riders.service.js';
+import { itemFaults, ShopService } from '../shop/shop.service.js';
 
 /** Largest zip that is taken in, packed and unpacked, and most files in it. */
 export const LARGEST_ZIP = 64 * 1024 * 1024;
@@ -18,7 +19,7 @@ const MOST_FILES = 5000;
 /** Same bytes from the same workshop. */
 const NO_DATE = { mtime: new Date('1980-01-02T00:00:00Z') } as const;
 
-/** The whole workshop as one zip of open files: builds as they are now, riders and fixtures. */
+/** The whole workshop as one zip of open files: builds as they are now, riders, fixtures and the workshop's lists. */
 @Injectable()
 export class WorkshopService {
   constructor(
@@ -26,6 +27,7 @@ export class WorkshopService {
     private readonly builds: BuildsService,
     private readonly riders: RidersService,
     private readonly profiles: ProfilesService,
+    private readonly shop: ShopService,
   ) {}
 
   async zip(): Promise<Uint8Array> {
@@ -41,11 +43,12 @@ export class WorkshopService {
     }
     files['riders.json'] = json((await this.riders.list()).map(({ rider }) => rider));
     files['fixtures.json'] = json((await this.profiles.list()).map(({ profile }) => profile));
+    files['shop.json'] = json(await this.shop.all());
     return zipSync(files, NO_DATE);
   }
 
   /**
-   * Takes in a zip that `zip` wrote: every build as a new one; riders and fixtures that are not there yet.
+   * Takes in a zip that `zip` wrote: every build as a new one; riders, fixtures and items of lists that are not there yet.
    * @throws UnprocessableEntityException with the faults by file, before anything is changed
    */
   async takeIn(zip: Uint8Array): Promise<TakenIn> {
@@ -80,20 +83,33 @@ export class WorkshopService {
       );
       return [];
     });
+    const items = Object.entries(objectIn(files, 'shop.json')).flatMap(([list, all]) =>
+      isShopList(list) && typeof all === 'object' && all !== null
+        ? Object.entries(all).map(([id, value]) => ({ list, id, value: value as unknown }))
+        : [],
+    );
+    for (const { list, id, value } of items)
+      itemFaults(list, id, value).forEach(({ path, message }) =>
+        fault('shop.json', { path: `/${list}/${id}${path}`, message }),
+      );
     if (faults.length > 0) throw unprocessable('Not all of this zip reads: nothing was taken in.', faults);
-    if (documents.length + riders.length + profiles.length === 0)
-      throw new BadRequestException('There is no build, rider or fixture in this zip.');
+    if (documents.length + riders.length + profiles.length + items.length === 0)
+      throw new BadRequestException('There is no build, rider, fixture or list in this zip.');
     const knownRiders = new Set((await this.riders.list()).map(({ rider }) => rider.name));
     const knownProfiles = new Set((await this.profiles.list()).map(({ profile }) => keyOf(profile)));
     const newRiders = riders.filter(({ name }) => !knownRiders.has(name.trim()));
     const newProfiles = profiles.filter((profile) => !knownProfiles.has(keyOf(profile)));
+    const here = await this.shop.all();
+    const newItems = items.filter(({ list, id }) => !Object.hasOwn(here[list], id));
     await this.entities.transactional(async () => {
       for (const document of documents) await this.builds.import(document);
       for (const rider of newRiders) await this.riders.save(rider);
       for (const profile of newProfiles) await this.profiles.save({ profile });
+      for (const { list, id, value } of newItems) await this.shop.save(list, id, value);
     });
     return {
       ...{ builds: documents.length, riders: newRiders.length, profiles: newProfiles.length },
+      items: newItems.length,
       left: [
         ...riders.filter((rider) => !newRiders.includes(rider)).map(({ name }) => name),
         ...profiles.filter((profile) => !newProfiles.includes(profile)).map(({ name }) => name),
@@ -136,4 +152,9 @@ function parsed(bytes: Uint8Array | undefined): unknown {
 function listIn(files: Unzipped, name: string): readonly unknown[] {
   const value = parsed(files[name]);
   return Array.isArray(value) ? value : [];
+}
+
+function objectIn(files: Unzipped, name: string): object {
+  const value = parsed(files[name]);
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? value : {};
 }

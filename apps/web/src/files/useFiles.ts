@@ -36,10 +36,10 @@ export function useFiles(): {
   const { build } = useEditor('build');
   const queries = useQueryClient();
   const make = async (output: Output, source: Source, options: OutputOptions = {}, sheets = 1) => {
-    const { document, revision } = source;
+    const { document, revision, shop } = source;
     if (sheets > MANY && !(await agreed(output, sheets))) return;
     setBusy(output.id);
-    const making = madeApart({ output: output.id, options, document, revision });
+    const making = madeApart({ output: output.id, options, document, revision, ...(shop ? { shop } : {}) });
     const told = setTimeout(
       () =>
         toast(`Making: ${output.title}…`, {

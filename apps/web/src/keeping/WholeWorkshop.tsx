@@ -8,11 +8,12 @@ import { Section, useKept } from './Section';
 
 const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
 
-function said({ builds, riders, profiles, left }: TakenIn): string {
+function said({ builds, riders, profiles, items, left }: TakenIn): string {
   const taken = [
     counted(builds, 'build', 'builds'),
     counted(riders, 'rider', 'riders'),
     counted(profiles, 'fixture', 'fixtures'),
+    counted(items, 'item of the lists', 'items of the lists'),
   ].join(', ');
   return `Taken in: ${taken}.${left.length > 0 ? ` Here already: ${left.join(', ')}.` : ''}`;
 }

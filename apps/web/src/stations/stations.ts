@@ -1,4 +1,5 @@
 import { brief } from './brief/station';
+import { cuts } from './cuts/station';
 import { fixture } from './fixture/station';
 import { history } from './history/station';
 import { joints } from './joints/station';
@@ -17,6 +18,7 @@ export const STATIONS: readonly StationEntry[] = [
   steering,
   tubes,
   joints,
+  cuts,
   patterns,
   fixture,
   history,

@@ -1,22 +1,26 @@
 import type { Bending, Die, Shop } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
 import { pointOn } from '../frame/path.js';
-import { turn, type Vector } from '../vector/vector.js';
+import type { Vector } from '../vector/vector.js';
 import { bentSoFar, type Bend, type BendSchedule } from './schedule.js';
 import { settingFor, springbackOf, trialsOf, type Springback } from './springback.js';
 
+export type OwnDie = Die & { readonly id: string };
+
 export interface BendSetting {
   readonly bend: Bend;
+  /** None where the workshop has none for it. */
+  readonly die?: OwnDie;
+  readonly spring?: Springback;
   /** Where the tube's mark goes at the die's own mark: mark on the tube, from the reference end. */
   readonly mark: number;
-  readonly set: number;
-  /** On the die's own scale. */
-  readonly reads: number;
+  /** Beyond straight; and as the die's own scale says it. */
+  readonly set?: number;
+  readonly reads?: number;
 }
-/** A piece on its die: settings of every bend and what stands in the way. */
+/** A piece on its dies: settings of every bend and what stands in the way. */
 export interface OnBender {
-  readonly die?: Die & { readonly id: string };
-  readonly spring?: Springback;
+  /** One a bend; none where it is not drawn round a die. */
   readonly settings: readonly BendSetting[];
   readonly findings: readonly Finding[];
   /** Far end moves so much by the scatter of the log, mm: what may have to be trimmed. */
@@ -29,9 +33,9 @@ const FITS = { size: 0.4, radius: 0.5 } as const;
 /** Dies that take a tube of that size and shape, nearest radius first. */
 export function diesFor(
   { dies }: Pick<Shop, 'dies'>,
-  { across, way, bends }: Pick<BendSchedule, 'across' | 'way' | 'bends'>,
-): readonly (Die & { readonly id: string })[] {
-  const radius = bends[0]?.radius ?? 0;
+  { across, way }: Pick<BendSchedule, 'across' | 'way'>,
+  radius: number,
+): readonly OwnDie[] {
   return Object.entries(dies)
     .filter(
       ([, die]) => Math.abs(die.size - across) <= FITS.size && (die.shape === 'round') === (way !== 'wedge'),
@@ -40,71 +44,66 @@ export function diesFor(
     .sort((a, b) => Math.abs(a.radius - radius) - Math.abs(b.radius - radius));
 }
 
-/** A piece on the die that was chosen for it, or on the one that fits it best. */
+/** A piece on the die that was chosen for it, or each of its bends on the die of its radius. */
 export function onBender(schedule: BendSchedule, shop: Shop, bending?: Pick<Bending, 'die'>): OnBender {
-  const { bends, mark, piece } = schedule;
   if (schedule.way !== 'die') return { settings: [], findings: [] };
+  const { bends, mark, piece } = schedule;
   const chosen = bending?.die;
   const own = chosen === undefined ? undefined : shop.dies[chosen];
-  const die =
+  const dieOf = ({ radius }: Bend): OwnDie | undefined =>
     chosen === undefined
-      ? diesFor(shop, schedule).find(({ radius }) => suits(radius, bends))
+      ? diesFor(shop, schedule, radius).find((die) => suits(die, radius))
       : own && { ...own, id: chosen };
-  if (!die) {
-    const finding =
-      chosen === undefined
-        ? tell('die-missing', 'look', piece, { mark, size: schedule.across, radius: bends[0]!.radius })
-        : tell('die-gone', 'look', piece, { mark });
-    return { settings: [], findings: [finding] };
-  }
-  const spring = springbackOf(
-    die,
-    trialsOf(shop.trials, { die: die.id, section: schedule.section, material: schedule.material }),
-  );
   const settings = bends.map((bend): BendSetting => {
-    const { set, reads } = settingFor(die, spring, bend.angle);
-    return { bend, mark: bend.mark + die.mark, set, reads };
+    const die = dieOf(bend);
+    if (!die) return { bend, mark: bend.mark };
+    const { section, material } = schedule;
+    const spring = springbackOf(die, trialsOf(shop.trials, { die: die.id, section, material }));
+    return { bend, die, spring, mark: bend.mark + die.mark, ...settingFor(die, spring, bend.angle) };
   });
+  const missing = [...new Set(settings.flatMap(({ die, bend }) => (die ? [] : [bend.radius])))];
+  const scatters = settings.map(({ spring }) => spring?.scatter);
   return {
-    ...{ die, spring, settings },
-    findings: [...dieFindings(schedule, die, settings), ...sweepFindings(schedule, die)],
-    ...(spring.scatter === undefined
-      ? {}
-      : { farEnd: Math.hypot(...bends.map(({ perHalfDegree }) => perHalfDegree * 2 * spring.scatter!)) }),
+    settings,
+    findings: [
+      ...(chosen !== undefined && !own
+        ? [tell('die-gone', 'look', piece, { mark })]
+        : missing.map((radius) =>
+            tell('die-missing', 'look', piece, { mark, size: schedule.across, radius }),
+          )),
+      ...settings.flatMap((setting, index) => dieFindings(schedule, setting, index)),
+    ],
+    ...(scatters.every((scatter) => scatter !== undefined)
+      ? {
+          farEnd: Math.hypot(
+            ...bends.map(({ perHalfDegree }, index) => perHalfDegree * 2 * scatters[index]!),
+          ),
+        }
+      : {}),
   };
 }
 
-const suits = (radius: number, bends: readonly Pick<Bend, 'radius'>[]): boolean =>
-  bends.every((bend) => Math.abs(bend.radius - radius) <= FITS.radius);
+const suits = (die: Pick<Die, 'radius'>, radius: number): boolean =>
+  Math.abs(radius - die.radius) <= FITS.radius;
 
 const tell = teller('cuts');
 
-function dieFindings(
-  { bends, mark, piece }: BendSchedule,
-  die: Die,
-  settings: readonly BendSetting[],
-): Finding[] {
-  const odd = bends.find((bend) => !suits(die.radius, [bend]));
-  const short = (bend: number, what: 'clamp' | 'follower', has: number, wants: number) =>
-    has < wants ? [tell('straight-short', 'look', piece, { mark, bend, has, wants, what })] : [];
+function dieFindings(schedule: BendSchedule, { bend, die, set }: BendSetting, index: number): Finding[] {
+  if (!die || set === undefined) return [];
+  const { mark, piece } = schedule;
+  const { number, straightBefore, straightAfter, radius } = bend;
+  const short = (what: 'clamp' | 'follower', has: number, wants: number) =>
+    has < wants ? [tell('straight-short', 'look', piece, { mark, bend: number, has, wants, what })] : [];
   return [
-    ...(odd
-      ? [
-          tell('die-radius-differs', 'look', piece, {
-            mark,
-            radius: odd.radius,
-            die: die.radius,
-            name: die.name,
-          }),
-        ]
+    ...(schedule.bends.findIndex((each) => !suits(die, each.radius)) !== index
+      ? []
+      : [tell('die-radius-differs', 'look', piece, { mark, radius, die: die.radius, name: die.name })]),
+    ...short('clamp', straightBefore, die.clamp),
+    ...short('follower', straightAfter, die.follow),
+    ...(set > die.most
+      ? [tell('bend-too-far', 'look', piece, { mark, bend: number, set, most: die.most })]
       : []),
-    ...settings.flatMap(({ bend: { number, straightBefore, straightAfter }, set }) => [
-      ...short(number, 'clamp', straightBefore, die.clamp),
-      ...short(number, 'follower', straightAfter, die.follow),
-      ...(set > die.most
-        ? [tell('bend-too-far', 'look', piece, { mark, bend: number, set, most: die.most })]
-        : []),
-    ]),
+    ...sweepFindings(schedule, die, index),
   ];
 }
 
@@ -163,26 +162,25 @@ export function inBender(schedule: BendSchedule, index: number, made: number): I
 /** Steps of a bend that are looked at. */
 const LOOKS = 12;
 
-/** Whether what is bent already swings into the bender or the floor. */
-function sweepFindings(schedule: BendSchedule, die: Die): Finding[] {
+/** Whether what is bent already swings into the bender or the floor while a bend is made. */
+function sweepFindings(schedule: BendSchedule, die: Die, index: number): Finding[] {
   if (die.floor === 0 && (die.reach === 0 || die.below === 0)) return [];
   const { mark, piece } = schedule;
+  const { number, angle } = schedule.bends[index]!;
   const half = schedule.across / 2;
-  return schedule.bends.flatMap(({ number, angle }, index): Finding[] => {
-    for (let look = 0; look <= LOOKS; look += 1) {
-      const made = Math.max(0.01, (angle * look) / LOOKS);
-      const { swung, rest } = inBender(schedule, index, made);
-      const low = [...swung, ...rest].find(
-        ([x, y, z]) =>
-          (die.floor > 0 && z - half < -die.floor) ||
-          (die.below > 0 && z - half < -die.below && Math.hypot(x, y) < die.reach),
-      );
-      if (!low) continue;
-      const what = die.floor > 0 && low[2] - half < -die.floor ? 'floor' : 'bender';
-      return [tell('bend-hits', 'look', piece, { mark, bend: number, what, at: look === 0 ? 0 : made })];
-    }
-    return [];
-  });
+  for (let look = 0; look <= LOOKS; look += 1) {
+    const made = Math.max(0.01, (angle * look) / LOOKS);
+    const { swung, rest } = inBender(schedule, index, made);
+    const low = [...swung, ...rest].find(
+      ([x, y, z]) =>
+        (die.floor > 0 && z - half < -die.floor) ||
+        (die.below > 0 && z - half < -die.below && Math.hypot(x, y) < die.reach),
+    );
+    if (!low) continue;
+    const what = die.floor > 0 && low[2] - half < -die.floor ? 'floor' : 'bender';
+    return [tell('bend-hits', 'look', piece, { mark, bend: number, what, at: look === 0 ? 0 : made })];
+  }
+  return [];
 }
 
 /** Turn and plane of a bend from an angle gauge read on two faces square to each other. */

@@ -1,3 +1,5 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- an ambient module has no name to import
+/// <reference path="./theilSen.d.ts" />
 import { median } from 'd3-array';
 import { TheilSenRegression } from 'ml-regression-theil-sen';
 import type { Die, Trial } from '@larchwood/format';

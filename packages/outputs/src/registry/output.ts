@@ -1,5 +1,5 @@
 import type { FixtureDetails, Plan } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import type { BuildDocument, Shop } from '@larchwood/format';
 import type { Drawing } from '../drawing.js';
 import type { PaperFonts } from '../text/faces.js';
 
@@ -9,6 +9,8 @@ export interface Source {
   readonly plan: Plan;
   /** Lists and parts of the fixture: worked out where an output asks for them. */
   readonly details: () => FixtureDetails;
+  /** What the workshop owns and has learned; none where it is not known. */
+  readonly shop?: Shop;
   /** Revision and its date, as a title block says it. */
   readonly revision: string;
 }
@@ -27,7 +29,7 @@ export interface Output {
   /** As its button says it. */
   readonly title: string;
   /** Beside what it is offered. */
-  readonly group: 'steering' | 'patterns' | 'frame' | 'fixture';
+  readonly group: 'steering' | 'patterns' | 'frame' | 'cuts' | 'fixture';
   /** Id of the paper that this is another form of. */
   readonly formOf?: string;
   readonly mediaType: string;

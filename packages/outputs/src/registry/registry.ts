@@ -1,4 +1,5 @@
 import { fileStem } from '@larchwood/format';
+import { bendTables, bendTablesText } from './cuts.js';
 import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './fixture.js';
 import { cutList, frameInSpace, frameMesh } from './frame.js';
 import type { Output, OutputOptions, Paper, Source } from './output.js';
@@ -10,6 +11,8 @@ export const OUTPUTS: readonly Output[] = [
   patterns,
   piecePattern,
   cutList,
+  bendTables,
+  bendTablesText,
   frameInSpace,
   frameMesh,
   settingSheets,

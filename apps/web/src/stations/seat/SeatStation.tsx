@@ -1,9 +1,9 @@
 import { Tabs } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { restTravel, type Clearance, type Pose, type ViewName } from '@larchwood/core';
 import { Calm } from '../../editor/Calm';
 import { TabBar } from '../../parts/TabBar';
+import { useTab } from '../../parts/useTab';
 import { useEditor, useKind } from '../../editor/editor';
 import { CompareChoice } from '../stance/Differences';
 import { ClearancePanel } from './ClearancePanel';
@@ -33,20 +33,9 @@ const isView = (id: TabId): id is ViewName => id === 'side' || id === 'plan' || 
 export function SeatStation() {
   const kind = useKind();
   const { plan } = useEditor('plan');
-  const [search, setSearch] = useSearchParams();
-  const shown: TabId = TABS.find(({ id }) => id === search.get('show'))?.id ?? 'side';
+  const [shown, choose] = useTab<TabId>(TABS);
   const control = useMotionControl(plan ? restTravel(plan.stance.state) : 0);
   if (!kind) return null;
-  const choose = (id: string) =>
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (id === 'side') next.delete('show');
-        else next.set('show', id);
-        return next;
-      },
-      { replace: true },
-    );
   return (
     <MotionContext value={control}>
       <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">

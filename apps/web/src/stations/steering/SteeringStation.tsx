@@ -1,6 +1,5 @@
 import { Tabs } from 'radix-ui';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import {
   formatAngle,
   solveLinkage,
@@ -14,6 +13,7 @@ import { useEditor, useKind } from '../../editor/editor';
 import { OutputButton } from '../../files/OutputButton';
 import { Slider } from '../../parts/Slider';
 import { TabBar } from '../../parts/TabBar';
+import { useTab } from '../../parts/useTab';
 import {
   standsFor,
   SteeringMotionContext,
@@ -48,22 +48,11 @@ const isSheet = (id: TabId): id is SheetId =>
 export function SteeringStation() {
   const { plan } = useEditor('plan');
   const known = useLinkage();
-  const [search, setSearch] = useSearchParams();
   const motion = useMotion();
   const two = (plan?.stance.standing.filter(({ end }) => end === 'rear').length ?? 0) > 1;
   const sprung = (plan?.stance.steered.length ?? 0) > 1 && (plan?.stance.state.frontTravel ?? 0) > 0;
   const tabs = TABS.filter(({ id }) => (id !== 'sides' || two) && (id !== 'bump' || sprung));
-  const shown: TabId = tabs.find(({ id }) => id === search.get('show'))?.id ?? 'plan';
-  const choose = (id: string) =>
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (id === 'plan') next.delete('show');
-        else next.set('show', id);
-        return next;
-      },
-      { replace: true },
-    );
+  const [shown, choose] = useTab<TabId>(tabs);
   const steering = known?.steering;
   const corners = useMemo(() => (plan ? cornersOf(plan) : []), [plan]);
   const readings = useMemo(

@@ -1,0 +1,10 @@
+import type { Shop, ShopItems, ShopList } from '@larchwood/format';
+import { request } from './client';
+
+/** What the workshop owns and has learned. */
+export const shopApi = {
+  all: () => request<Shop>('GET', 'shop'),
+  save: <L extends ShopList>(list: L, id: string, item: ShopItems[L]) =>
+    request<ShopItems[L]>('PUT', `shop/${list}/${id}`, { item }),
+  remove: (list: ShopList, id: string) => request<undefined>('DELETE', `shop/${list}/${id}`),
+};

@@ -1,0 +1,192 @@
+import { Link } from 'react-router';
+import {
+  diesFor,
+  findMaterial,
+  formatAngle,
+  sectionText,
+  USUAL_BENDING,
+  type BendSchedule,
+  type OnBender,
+  type Plan,
+} from '@larchwood/core';
+import type { Shop } from '@larchwood/format';
+import { memberOf, useEditor } from '../../../editor/editor';
+import { Findings } from '../../../ledger/Findings';
+import { Group, Panel, Row } from '../../../ledger/Panel';
+import { QuantityField } from '../../../ledger/QuantityField';
+import { lengthWithin } from '../../../ledger/bounds';
+import { Choice } from '../../../parts/Choice';
+import { Length } from '../../../parts/Figure';
+import { changeBending, letDieGo } from '../changes';
+import { CompoundReading } from './CompoundReading';
+import { TrialLog } from './TrialLog';
+
+interface Props {
+  readonly plan: Plan;
+  readonly schedule: BendSchedule;
+  readonly made: OnBender;
+  /** The bend in hand. */
+  readonly number: number;
+  readonly shop: Shop;
+}
+
+const LONG = [0, 2000] as const;
+const BEST = 'best';
+
+/** How one piece is bent: from which end, how long, on which die; and what that die has taught. */
+export function BendPanel({ plan, schedule, made, number, shop }: Props) {
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
+  const member = memberOf(schedule.piece)!;
+  const bending = document.cuts?.bends[member] ?? USUAL_BENDING;
+  const { bend, die, spring } = made.settings[number - 1] ?? {};
+  const fitting = diesFor(shop, schedule, bend?.radius ?? 0);
+  const change = (part: Parameters<typeof changeBending>[1]) =>
+    edit(`bending.${member}`, changeBending(member, part));
+  const piece = plan.frame.pieces.find(({ id }) => id === schedule.piece)!;
+  const left = plan.findings.filter(
+    ({ where }) => where.station === 'cuts' && memberOf(where.ref) === member,
+  );
+  return (
+    <Panel
+      title={`Piece ${schedule.mark.replace(/L$/, '')}`}
+      aside={schedule.flat ? 'in one plane' : 'in several planes'}
+    >
+      <Findings findings={[...left, ...made.findings]} />
+      <Group title="How it is bent">
+        <Row name="Marks from its">
+          <Choice
+            label="Marks from its"
+            value={bending.from}
+            groups={[
+              {
+                options: [
+                  { value: 'start', label: 'start' },
+                  { value: 'end', label: 'end' },
+                ],
+              },
+            ]}
+            onChange={(from) => {
+              change({ from: from as 'start' | 'end' });
+              settle();
+            }}
+          />
+        </Row>
+        {(['start', 'end'] as const).map((end) => (
+          <Row key={end} name={`Left on at its ${end}`}>
+            <QuantityField
+              field={`bending.${member}.${end}`}
+              label={`Left on at its ${end}`}
+              quantity="length"
+              value={bending.extra[end]}
+              onCommit={(value) =>
+                lengthWithin(value, LONG, () => change({ extra: { ...bending.extra, [end]: value } }))
+              }
+            />
+          </Row>
+        ))}
+        {schedule.way === 'die' && (
+          <Row name="Die">
+            <Choice
+              label="Die"
+              value={bending.die ?? BEST}
+              className="max-w-48"
+              groups={[
+                {
+                  options: [
+                    {
+                      value: BEST,
+                      label: 'of each bend’s radius',
+                    },
+                    ...fitting.map(({ id, name }) => ({ value: id, label: name })),
+                    ...(bending.die !== undefined && !shop.dies[bending.die]
+                      ? [{ value: bending.die, label: 'one that is gone' }]
+                      : []),
+                  ],
+                },
+              ]}
+              onChange={(die) => {
+                if (die === BEST) edit(`bending.${member}`, letDieGo(member));
+                else change({ die });
+                settle();
+              }}
+            />
+          </Row>
+        )}
+        {made.farEnd !== undefined && (
+          <p className="px-4 pt-1 text-[13px] text-quiet">
+            By the scatter of the log its far end comes out within about{' '}
+            <Length mm={made.farEnd} display={document.units} digits={0} />: so much has to be left on there.
+          </p>
+        )}
+        <p className="px-4 pt-1 pb-1">
+          <Link to="../cuts?show=tools" className="text-larch-text underline underline-offset-2">
+            The workshop’s dies
+          </Link>
+        </p>
+      </Group>
+      {schedule.way === 'die' && die && spring && (
+        <TrialLog
+          key={die.id}
+          die={die}
+          spring={spring}
+          schedule={schedule}
+          of={`${sectionText(piece.section, document.units)}, ${findMaterial(schedule.material)?.name ?? schedule.material}`}
+        />
+      )}
+      {schedule.way === 'rolled' && <Rolled schedule={schedule} />}
+      {schedule.way === 'wedge' && <Wedges schedule={schedule} />}
+      <CompoundReading />
+      <p className="caption px-4 py-3">
+        Benders and rolls take fingers: watch the exit side too. Bend an off-cut of the same tube first.
+      </p>
+    </Panel>
+  );
+}
+
+/** A gauge to roll by: rise of the arc over a chord. */
+function Rolled({ schedule }: { readonly schedule: BendSchedule }) {
+  const { document } = useEditor('document');
+  const chord = document.units.length === 'mm' ? 300 : 304.8;
+  return (
+    <Group title="Rolled on three rolls">
+      {schedule.bends.map(({ number, radius, angle, arc }) => (
+        <p key={number} className="px-4 py-0.5">
+          <b>{number}</b>: <Length mm={arc} display={document.units} /> along it, {formatAngle(angle)}; over a
+          straight-edge of <Length mm={chord} display={document.units} digits={0} /> it rises{' '}
+          <b>
+            <Length
+              mm={radius - Math.sqrt(Math.max(0, radius ** 2 - (chord / 2) ** 2))}
+              display={document.units}
+            />
+          </b>
+          .
+        </p>
+      ))}
+    </Group>
+  );
+}
+
+/** Square stock is sawn nearly through, closed and welded. */
+function Wedges({ schedule }: { readonly schedule: BendSchedule }) {
+  const { document } = useEditor('document');
+  return (
+    <Group title="Bent by wedge cuts">
+      {schedule.bends.map(({ number, angle }) => (
+        <p key={number} className="px-4 py-0.5">
+          <b>{number}</b>: a wedge{' '}
+          <b>
+            <Length
+              mm={2 * schedule.across * Math.tan(((angle / 2) * Math.PI) / 180)}
+              display={document.units}
+            />
+          </b>{' '}
+          wide at the open face, closed by {formatAngle(angle)}.
+        </p>
+      ))}
+      <p className="px-4 pb-1 text-[13px] text-quiet">
+        Leave the far wall whole. Several narrow wedges make a rounder corner: share the width between them.
+        Keep a spreader in while it is welded.
+      </p>
+    </Group>
+  );
+}

@@ -1,0 +1,125 @@
+import {
+  findMaterial,
+  formatAngle,
+  formatLength,
+  INCH,
+  onBender,
+  pairMark,
+  pairName,
+  sectionText,
+  springbackText,
+  turnText,
+  type BendSchedule,
+  type OnBender,
+} from '@larchwood/core';
+import { NO_SHOP } from '@larchwood/format';
+import { csvOf } from '../csv.js';
+import type { Drawing } from '../drawing.js';
+import { SHEETS } from '../paper.js';
+import type { Source } from '../registry/output.js';
+import { tablePages, type Table } from '../tables.js';
+
+/** One of a pair stands for both. */
+const scheduled = ({ plan }: Source): readonly BendSchedule[] =>
+  plan.bends.filter(({ mark }) => !mark.endsWith('R'));
+const made = ({ document, shop = NO_SHOP }: Source, schedule: BendSchedule): OnBender =>
+  onBender(schedule, shop, document.cuts?.bends[schedule.piece.split(':')[0]!]);
+
+/** Marks, turns and settings of every bent piece, with room for what came out. */
+export function bendTablePages(source: Source): Drawing[] {
+  const { document, plan, revision } = source;
+  const { units, paper } = document;
+  const mm = (value: number, unit = false) => formatLength(value, units, 1, !unit);
+  const tables = scheduled(source).map((schedule): Table => {
+    const on = made(source, schedule);
+    const { section } = plan.frame.pieces.find(({ id }) => id === schedule.piece)!;
+    const { from, extra } = schedule;
+    const pair = schedule.mark.endsWith('L')
+      ? ' The right one is turned the other way about itself each time.'
+      : '';
+    return {
+      title: `${pairMark(schedule.mark)}  ${pairName(schedule.name)}: ${sectionText(section, units)}, ${findMaterial(schedule.material)?.name ?? schedule.material}`,
+      note: [
+        `Cut ${mm(schedule.tube, true)} long: ${mm(schedule.finished, true)} finished, ${mm(extra.start, true)} left on at its start and ${mm(extra.end, true)} at its end.`,
+        `Marks from its ${from}. Turn the tube as seen from the end that is not bent yet; mark its top before the first bend.${pair}`,
+        ...learned(on),
+      ].join(' '),
+      columns: [
+        { name: 'Bend', right: false, bold: true },
+        { name: 'Mark at', right: true, bold: true },
+        { name: 'Ends, from the other end', right: true },
+        { name: 'Straight before', right: true },
+        { name: 'Turn the tube', right: false },
+        { name: 'Bend', right: true },
+        { name: 'Set', right: true, bold: true },
+        { name: '½° more: far end', right: true },
+        { name: 'Came out', right: false },
+      ],
+      rows: schedule.bends.map((bend, index) => {
+        const setting = on.settings[index];
+        return [
+          String(bend.number),
+          mm(setting?.mark ?? bend.mark),
+          mm(bend.markFromOther),
+          mm(bend.straightBefore),
+          bend.number === 1 ? '' : turnText(bend.rotation),
+          formatAngle(bend.angle),
+          setting?.reads === undefined ? '' : formatAngle(setting.reads),
+          mm(bend.perHalfDegree),
+          '________',
+        ];
+      }),
+    };
+  });
+  return tablePages(tables, {
+    ...SHEETS[paper.size],
+    block: { build: document.name, what: 'Bends', revision, units: units.length === 'mm' ? 'mm' : 'in' },
+    before: 0,
+    size: paper.size,
+  });
+}
+
+/** Each die once, with what its log says. */
+function learned({ settings }: OnBender): string[] {
+  const said = settings.flatMap(({ die, spring }) =>
+    die && spring ? [`${die.name}: ${springbackText(spring)}`] : [],
+  );
+  return [...new Set(said)];
+}
+
+/** The same as comma-separated values: lengths in the build's unit, angles in degrees. */
+export function bendTablesCsv(source: Source): string {
+  const { units } = source.document;
+  const inch = units.length !== 'mm';
+  const length = (mm: number) => Number((inch ? mm / INCH : mm).toFixed(inch ? 4 : 2));
+  const angle = (degrees: number) => Number(degrees.toFixed(3));
+  const unit = inch ? 'in' : 'mm';
+  return csvOf(
+    [
+      ...['Piece', 'Name', `Tube (${unit})`, 'Marks from', 'Bend', `Mark (${unit})`],
+      ...[
+        `Straight before (${unit})`,
+        `Straight after (${unit})`,
+        'Turn before (deg, clockwise)',
+        'Bend (deg)',
+      ],
+      ...[`Radius (${unit})`, 'Set (deg)', 'Die'],
+    ],
+    source.plan.bends.flatMap((schedule) => {
+      const on = made(source, schedule);
+      return schedule.bends.map((bend, index) => [
+        ...[schedule.mark, schedule.name, length(schedule.tube), schedule.from, bend.number],
+        ...[
+          length(on.settings[index]?.mark ?? bend.mark),
+          length(bend.straightBefore),
+          length(bend.straightAfter),
+        ],
+        ...[angle(bend.rotation), angle(bend.angle), length(bend.radius)],
+        ...[
+          on.settings[index]?.reads === undefined ? '' : angle(on.settings[index].reads),
+          on.settings[index]?.die?.name ?? '',
+        ],
+      ]);
+    }),
+  );
+}

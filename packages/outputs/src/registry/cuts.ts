@@ -1,0 +1,28 @@
+import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
+import { paper, type Output, type Source } from './output.js';
+
+const noBends = ({ plan }: Source): string | undefined =>
+  plan.bends.length > 0 ? undefined : 'Nothing of this frame is bent.';
+
+/** Marks, turns and settings for the bender. */
+export const bendTables = paper({
+  id: 'bend-tables',
+  title: 'Bend tables',
+  group: 'cuts',
+  name: () => 'bends',
+  caution: 'Benders and rolls take fingers. Bend an off-cut of the same tube first.',
+  refuse: noBends,
+  pages: bendTablePages,
+});
+
+export const bendTablesText: Output = {
+  id: 'bend-tables-csv',
+  title: 'Bends, CSV',
+  group: 'cuts',
+  formOf: bendTables.id,
+  mediaType: 'text/csv',
+  suffix: 'csv',
+  name: () => 'bends',
+  refuse: noBends,
+  make: bendTablesCsv,
+};
