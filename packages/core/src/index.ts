@@ -225,3 +225,24 @@ export type * from './steering/made/madePart.js';
 export { unevenness } from './steering/made/column.js';
 export { bumpSteerOf, type BumpSteer } from './steering/bump.js';
 export { fixedPlan } from './plan/fixedPlan.js';
+export {
+  barOf,
+  firstNest,
+  longestOf,
+  type BarSource,
+  type Cutting,
+  type Nest,
+  type NestedBar,
+  type Wanted,
+} from './stock/nest.js';
+export {
+  barsCut,
+  cutBar,
+  rackChanges,
+  sawingOf,
+  shoppingOf,
+  stockFindings,
+  stockGroups,
+  type StockGroup,
+} from './stock/plan.js';
+export { proveNest, solverFrom, type Proven } from './stock/prove.js';

@@ -54,9 +54,9 @@ describe('a server for this machine alone', () => {
     ] as const) {
       const { headers } = await call(method, path, undefined, extra);
       const policy = String(headers['content-security-policy']);
-      expect(policy).toMatch(/default-src 'self'.*script-src 'self'(;|$)/);
+      expect(policy).toMatch(/default-src 'self'.*script-src 'self' 'wasm-unsafe-eval'(;|$)/);
       expect(policy).toMatch(/frame-ancestors 'none'/);
-      expect(policy.replace(/style-src[^;]*/, '')).not.toMatch(/unsafe|\*/);
+      expect(policy.replace(/style-src[^;]*/, '')).not.toMatch(/'unsafe|eval'(?<!wasm-unsafe-eval')|\*/);
       expect(headers).toMatchObject({
         'x-content-type-options': 'nosniff',
         'referrer-policy': 'no-referrer',

@@ -7,7 +7,8 @@ export const safeHeaders = (encrypted: boolean) =>
       useDefaults: false,
       directives: {
         defaultSrc: [`'self'`],
-        scriptSrc: [`'self'`],
+        // The solver of nests is compiled code; it may run, text as code may not.
+        scriptSrc: [`'self'`, `'wasm-unsafe-eval'`],
         scriptSrcAttr: [`'none'`],
         styleSrc: [`'self'`, `'unsafe-inline'`],
         imgSrc: [`'self'`, 'data:', 'blob:'],

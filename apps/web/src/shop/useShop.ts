@@ -32,6 +32,8 @@ export interface ShopHand {
   readonly keep: <L extends ShopList>(list: L, id: string, item: ShopItems[L]) => Result<true>;
   /** Keeps a new item under an id of its own. */
   readonly add: <L extends ShopList>(list: L, item: ShopItems[L]) => Result<true>;
+  /** Takes an item off its list without a word: it follows from something else. */
+  readonly drop: (list: ShopList, id: string) => void;
   /** Takes an item off its list; it can be brought back for a while. */
   readonly remove: (list: ShopList, id: string, name: string) => void;
 }
@@ -44,7 +46,7 @@ export function useShop(): ShopHand {
   return { shop: data ?? NO_SHOP, missing: error?.message, pending: isPending, ...hand };
 }
 
-function handOn(queries: QueryClient): Pick<ShopHand, 'keep' | 'add' | 'remove'> {
+function handOn(queries: QueryClient): Pick<ShopHand, 'keep' | 'add' | 'drop' | 'remove'> {
   const show = (change: (shop: Shop) => Shop) =>
     queries.setQueryData<Shop>(KEY, (before) => change(before ?? NO_SHOP));
   const tell = (error: Error) => {
@@ -66,16 +68,20 @@ function handOn(queries: QueryClient): Pick<ShopHand, 'keep' | 'add' | 'remove'>
     waiting.set(key, { send, timer });
     return success(true);
   };
+  const drop = (list: ShopList, id: string): void => {
+    const key = `${list}/${id}`;
+    clearTimeout(waiting.get(key)?.timer);
+    waiting.delete(key);
+    show((shop) => ({ ...shop, [list]: without(shop[list] as Record<string, unknown>, id) }));
+    shopApi.remove(list, id).catch(tell);
+  };
   return {
     keep,
     add: (list, item) => keep(list, nanoid(10), item),
+    drop,
     remove: (list, id, name) => {
       const before = queries.getQueryData<Shop>(KEY)?.[list][id];
-      const key = `${list}/${id}`;
-      clearTimeout(waiting.get(key)?.timer);
-      waiting.delete(key);
-      show((shop) => ({ ...shop, [list]: without(shop[list] as Record<string, unknown>, id) }));
-      shopApi.remove(list, id).catch(tell);
+      drop(list, id);
       toast(`${name} is off the list.`, {
         duration: 12_000,
         ...(before ? { action: { label: 'Undo', onClick: () => void keep(list, id, before) } } : {}),

@@ -1,5 +1,6 @@
 import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
-import { paper, type Output, type Source } from './output.js';
+import { barsCsv } from '../cuts/barsCsv.js';
+import { noTubes, paper, type Output, type Source } from './output.js';
 
 const noBends = ({ plan }: Source): string | undefined =>
   plan.bends.length > 0 ? undefined : 'Nothing of this frame is bent.';
@@ -25,4 +26,15 @@ export const bendTablesText: Output = {
   name: () => 'bends',
   refuse: noBends,
   make: bendTablesCsv,
+};
+
+export const bars: Output = {
+  id: 'bars',
+  title: 'Bars, CSV',
+  group: 'cuts',
+  mediaType: 'text/csv',
+  suffix: 'csv',
+  name: () => 'bars',
+  refuse: noTubes,
+  make: barsCsv,
 };

@@ -1,5 +1,5 @@
 import { fileStem } from '@larchwood/format';
-import { bendTables, bendTablesText } from './cuts.js';
+import { bars, bendTables, bendTablesText } from './cuts.js';
 import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './fixture.js';
 import { cutList, frameInSpace, frameMesh } from './frame.js';
 import type { Output, OutputOptions, Paper, Source } from './output.js';
@@ -13,6 +13,7 @@ export const OUTPUTS: readonly Output[] = [
   cutList,
   bendTables,
   bendTablesText,
+  bars,
   frameInSpace,
   frameMesh,
   settingSheets,

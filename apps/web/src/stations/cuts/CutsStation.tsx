@@ -3,8 +3,12 @@ import { useEditor } from '../../editor/editor';
 import { TabBar } from '../../parts/TabBar';
 import { useTab } from '../../parts/useTab';
 import { BendsView } from './bends/BendsView';
+import { StockView } from './stock/StockView';
 
-const TABS = [{ id: 'bends', tab: 'Bends' }] as const;
+const TABS = [
+  { id: 'bends', tab: 'Bends' },
+  { id: 'stock', tab: 'Stock' },
+] as const;
 
 /** How each piece is made: bent, drilled, cut from which bar, with which tool. */
 export function CutsStation() {
@@ -19,6 +23,7 @@ export function CutsStation() {
       <TabBar tabs={TABS} />
       <Tabs.Content value={shown} className="flex min-h-80 flex-1 max-[900px]:flex-col" tabIndex={-1}>
         {shown === 'bends' && <BendsView plan={plan} />}
+        {shown === 'stock' && <StockView plan={plan} />}
       </Tabs.Content>
     </Tabs.Root>
   );

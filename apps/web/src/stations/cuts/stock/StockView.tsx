@@ -1,0 +1,205 @@
+import { nanoid } from 'nanoid';
+import { useEffect, useMemo, useState } from 'react';
+import {
+  barsCut,
+  cutBar,
+  findMaterial,
+  findSection,
+  rackChanges,
+  sawingOf,
+  sectionText,
+  stockFindings,
+  stockGroups,
+  type NestedBar,
+  type Plan,
+} from '@larchwood/core';
+import type { CutBar } from '@larchwood/format';
+import { useEditor } from '../../../editor/editor';
+import { Findings } from '../../../ledger/Findings';
+import { OutputButton } from '../../../files/OutputButton';
+import { Panel } from '../../../ledger/Panel';
+import { Button } from '../../../parts/Button';
+import { Length } from '../../../parts/Figure';
+import { useShop } from '../../../shop/useShop';
+import { NO_CUTS } from '../changes';
+import { BarPicture } from './BarPicture';
+import { StockPanel } from './StockPanel';
+import { keyOf, useNests, type Nested } from './useNests';
+
+/** Which piece comes out of which bar, what to buy, and what is left. */
+export function StockView({ plan }: { readonly plan: Plan }) {
+  const { document, edit, settle, build } = useEditor('document', 'edit', 'settle', 'build');
+  const hand = useShop();
+  const { shop } = hand;
+  const bars = barsCut(document);
+  const groups = useMemo(() => stockGroups(plan, shop, bars), [plan, shop, bars]);
+  const sawing = sawingOf(shop);
+  const { nested, prove, stop, proving, keepRest } = useNests(groups, sawing);
+  const [key, setKey] = useState<string>();
+  const named = useNames(plan);
+  useRackAgrees(bars);
+  const chosen = nested.find(({ group }) => keyOf(group) === key) ?? nested[0];
+  const findings = nested.flatMap(({ group, nest }) =>
+    stockFindings(group, nest, sawing, named(group.section)),
+  );
+  const change = (next: (before: readonly CutBar[]) => readonly CutBar[]) => {
+    edit('bars', (before) => {
+      const cuts = before.cuts ?? NO_CUTS;
+      return { ...before, cuts: { ...cuts, bars: [...next(cuts.bars)] } };
+    });
+    settle();
+  };
+  const markCut = ({ group, nest, ...known }: Nested, bar: NestedBar) => {
+    keepRest(group, { group, ...known, nest: { ...nest, bars: nest.bars.filter((each) => each !== bar) } });
+    change((before) => [...before, cutBar(nanoid(10), group, bar)]);
+  };
+  return (
+    <>
+      <div
+        className="flex min-h-0 min-w-0 flex-1 flex-col overflow-auto bg-sheet"
+        tabIndex={0}
+        role="group"
+        aria-label="Stock"
+      >
+        <div className="flex min-h-11 flex-wrap items-center gap-3 border-b border-rule px-4 py-1">
+          {proving ? (
+            <>
+              <span role="status">
+                Looking for the best: {proving.done + 1} of {proving.of} sections…
+              </span>
+              <Button onClick={stop}>Stop</Button>
+            </>
+          ) : (
+            <Button onClick={() => void prove()} disabled={groups.length === 0}>
+              Look for the best
+            </Button>
+          )}
+          <OutputButton id="bars" plan={plan} />
+          {!proving && (
+            <span className="caption ml-auto">Bars that are marked cut stay as they are.</span>
+          )}
+        </div>
+        {nested.map((each) => (
+          <GroupOfBars
+            key={keyOf(each.group)}
+            nested={each}
+            name={named(each.group.section)}
+            lit={each === chosen}
+            onChoose={() => setKey(keyOf(each.group))}
+            onCut={(bar) => markCut(each, bar)}
+          />
+        ))}
+        {groups.length === 0 && bars.length === 0 && (
+          <p className="p-8">No tubes yet: make a frame at the Tubes station.</p>
+        )}
+        {bars.length > 0 && (
+          <section aria-label="Bars that are cut" className="border-t-2 border-ink px-4 py-2">
+            <h2 className="font-bold">Cut</h2>
+            <ul className="rows">
+              {bars.map((bar) => (
+                <li key={bar.id} className="flex min-h-9 flex-wrap items-center justify-between gap-3">
+                  <span>
+                    {named(bar.section)}, <Length mm={bar.length} display={document.units} digits={0} />:{' '}
+                    <span className="figure font-bold">{bar.pieces.map(({ mark }) => mark).join(', ')}</span>;{' '}
+                    <Length mm={bar.left} display={document.units} digits={0} /> left
+                  </span>
+                  <Button
+                    look="link"
+                    onClick={() => change((before) => before.filter(({ id }) => id !== bar.id))}
+                  >
+                    Not cut after all
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+      <Panel title={chosen ? named(chosen.group.section) : 'Stock'} aside={chosen && materialOf(chosen)}>
+        <Findings findings={findings.filter(({ where }) => where.station === 'cuts')} />
+        <StockPanel hand={hand} nested={nested} chosen={chosen} named={named} />
+      </Panel>
+    </>
+  );
+
+  /** What lies on the rack agrees with the bars that are marked, also after an undo. */
+  function useRackAgrees(done: readonly CutBar[]) {
+    const { keep, drop, pending } = hand;
+    useEffect(() => {
+      if (pending || hand.missing !== undefined) return;
+      for (const { id, offcut } of rackChanges(build.id, done, shop, document.name)) {
+        if (offcut) keep('rack', id, offcut);
+        else drop('rack', id);
+      }
+    }, [done, keep, drop, pending]);
+  }
+}
+
+const materialOf = ({ group }: Nested): string => findMaterial(group.material)?.name ?? group.material;
+
+function useNames(plan: Plan): (section: string) => string {
+  const { document } = useEditor('document');
+  return useMemo(() => {
+    const byId = new Map(document.frame.sections.map((section) => [section.id, section]));
+    return (id: string) => {
+      const section = byId.get(id) ?? findSection(id);
+      return section ? sectionText(section, plan.units) : id;
+    };
+  }, [document.frame.sections, plan.units]);
+}
+
+interface GroupProps {
+  readonly nested: Nested;
+  readonly name: string;
+  readonly lit: boolean;
+  readonly onChoose: () => void;
+  readonly onCut: (bar: NestedBar) => void;
+}
+
+function GroupOfBars({ nested, name, lit, onChoose, onCut }: GroupProps) {
+  const { document } = useEditor('document');
+  const { group, nest } = nested;
+  const longest = Math.max(1, ...nest.bars.map(({ source }) => source.length));
+  const total = group.wanted.reduce((sum, { length }) => sum + length, 0);
+  return (
+    <section aria-label={name} className={`border-b border-rule px-4 py-2 ${lit ? 'bg-larch-wash/40' : ''}`}>
+      <button
+        type="button"
+        aria-pressed={lit}
+        onClick={onChoose}
+        className="flex w-full flex-wrap items-baseline gap-x-3 text-left"
+      >
+        <b className="figure text-[15px]">{name}</b>
+        <span className="text-quiet">{materialOf(nested)}</span>
+        <span>
+          {group.wanted.length} {group.wanted.length === 1 ? 'piece' : 'pieces'},{' '}
+          <Length mm={total} display={document.units} digits={0} />
+        </span>
+        <span className="ml-auto">{provenText(nested)}</span>
+      </button>
+      <ul>
+        {nest.bars.map((bar, index) => (
+          <li key={index} className="flex items-center gap-3 py-0.5">
+            <BarPicture bar={bar} longest={longest} />
+            <Button look="quiet" className="w-24 shrink-0" onClick={() => onCut(bar)}>
+              Mark cut
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {nest.over.length > 0 && (
+        <p className="text-[13px] text-larch-text">
+          Not placed: <span className="figure">{nest.over.map(({ mark }) => mark).join(', ')}</span>
+        </p>
+      )}
+    </section>
+  );
+}
+
+function provenText({ group, nest, bound, proven }: Nested): string {
+  if (group.sources.length === 0) return 'no stock entered';
+  if (bound === undefined) return nest.bars.length > 0 ? 'a first answer' : '';
+  if (proven === true) return 'proven: none is better';
+  const more = nest.cost > 0 ? Math.round((1 - bound / nest.cost) * 100) : 0;
+  return `within ${more} % of the bound`;
+}

@@ -1,0 +1,41 @@
+import { barsCut, firstNest, INCH, sawingOf, stockGroups } from '@larchwood/core';
+import { NO_SHOP } from '@larchwood/format';
+import { csvOf } from '../csv.js';
+import type { Source } from '../registry/output.js';
+
+/** Which piece comes out of which bar, as comma-separated values: bars that are cut first, then a first nest of the rest. */
+export function barsCsv({ document, plan, shop = NO_SHOP }: Source): string {
+  const inch = document.units.length !== 'mm';
+  const unit = inch ? 'in' : 'mm';
+  const length = (mm: number) => Number((inch ? mm / INCH : mm).toFixed(inch ? 4 : 1));
+  const done = barsCut(document);
+  const sawing = sawingOf(shop);
+  const rows = [
+    ...done.map((bar) => ({ ...bar, state: 'cut', from: bar.offcut === undefined ? 'new' : 'rack' })),
+    ...stockGroups(plan, shop, done).flatMap(({ section, material, wanted, sources }) =>
+      firstNest(wanted, sources, sawing).bars.map(({ source, pieces, left }) => ({
+        ...{ section, material, length: source.length, pieces, left, state: 'to cut' },
+        from: source.offcut ? 'rack' : 'new',
+      })),
+    ),
+  ];
+  return csvOf(
+    [
+      'Bar',
+      'Section',
+      'Material',
+      `Length (${unit})`,
+      'From',
+      'State',
+      'Piece',
+      `Cut (${unit})`,
+      `Left (${unit})`,
+    ],
+    rows.flatMap((bar, index) =>
+      bar.pieces.map((piece, place) => [
+        ...[index + 1, bar.section, bar.material, length(bar.length), bar.from, bar.state],
+        ...[piece.mark, length(piece.length), place === bar.pieces.length - 1 ? length(bar.left) : ''],
+      ]),
+    ),
+  );
+}
