@@ -246,3 +246,12 @@ export {
   type StockGroup,
 } from './stock/plan.js';
 export { proveNest, solverFrom, type Proven } from './stock/prove.js';
+export {
+  boreIn,
+  faceWords,
+  flatFaces,
+  usualHole,
+  type FlatFace,
+  type Bore,
+  type DrilledPiece,
+} from './holes/holes.js';

@@ -200,7 +200,7 @@ export const EndSchema = Type.Union([
 ]);
 export type End = Static<typeof EndSchema>;
 
-const HoleSchema = closed(
+export const HoleSchema = closed(
   {
     id: id('Hole id'),
     name: name('What it is for'),

@@ -14,7 +14,7 @@ export {
 } from './fixtureSchema.js';
 export { type Bending, type CutBar, type CutsData } from './cutsSchema.js';
 export * from './frameSchema.js';
-export { LIMITS, LONGEST, type Limits } from './limits.js';
+export { HOLE_LIMITS, LIMITS, LONGEST, type Limits } from './limits.js';
 export { PRINTABLE } from './parts.js';
 export { LARGEST_DOCUMENT, readFormat, readFormatText, type ReadResult } from './read.js';
 export * from './seatSchema.js';

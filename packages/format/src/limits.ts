@@ -1,7 +1,7 @@
 import type { TSchema } from '@sinclair/typebox';
 import { BuildSchema, RiderSchema, WheelSchema } from './buildSchema.js';
 import { PaperSchema, ProfileSchema } from './fixtureSchema.js';
-import { MemberSchema, NodeSchema, PlainEndSchema, RoundSectionSchema } from './frameSchema.js';
+import { HoleSchema, MemberSchema, NodeSchema, PlainEndSchema, RoundSectionSchema } from './frameSchema.js';
 import { coordinate } from './parts.js';
 import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
 
@@ -73,6 +73,19 @@ export const LIMITS = {
     overlap: limitsOf(PaperSchema.properties.overlap),
     printer: limitsOf(PaperSchema.properties.printer.properties.x),
   },
+} as const;
+
+const { distance, face, off, diameter, slot, axle, sleeve, circle } = HoleSchema.properties;
+export const HOLE_LIMITS = {
+  distance: limitsOf(distance),
+  face: limitsOf(face),
+  off: limitsOf(off),
+  diameter: limitsOf(diameter),
+  slot: limitsOf(slot),
+  axle: limitsOf(axle),
+  sleeve: limitsOf(sleeve),
+  circle: limitsOf(circle.properties.diameter),
+  bolt: limitsOf(circle.properties.hole),
 } as const;
 
 /** Most characters of the texts that people type. */

@@ -14,7 +14,9 @@ import type { Tipping } from '../tipping/tipping.js';
 import { Planner } from './planner.js';
 import { parts, stage, type Stage } from './stage.js';
 import type { BendSchedule } from '../bends/schedule.js';
+import type { DrilledPiece } from '../holes/holes.js';
 import { bends } from './stages/bends.js';
+import { holes } from './stages/holes.js';
 import { findings } from './stages/findings.js';
 import { fixture } from './stages/fixture.js';
 import { frame } from './stages/frame.js';
@@ -41,6 +43,8 @@ export interface Plan {
   readonly given: readonly PieceCut[];
   /** Marks and turns of what is bent. */
   readonly bends: readonly BendSchedule[];
+  /** What is drilled or sawn in tubes. */
+  readonly holes: readonly DrilledPiece[];
   /** Tubes that overlap where neither is cut for the other. */
   readonly interferences: readonly Interference[];
   /** Mass of every tube as cut, and of every plate. */
@@ -66,6 +70,7 @@ const plan = stage(
     frame,
     cuts,
     bends,
+    holes,
     interferences,
     weights,
     mass,

@@ -1,5 +1,6 @@
 import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
 import { barsCsv } from '../cuts/barsCsv.js';
+import { holeSheets } from '../cuts/holeSheets.js';
 import { noTubes, paper, type Output, type Source } from './output.js';
 
 const noBends = ({ plan }: Source): string | undefined =>
@@ -38,3 +39,15 @@ export const bars: Output = {
   refuse: noTubes,
   make: barsCsv,
 };
+
+/** Where each hole is marked. */
+export const holes = paper({
+  id: 'holes',
+  title: 'Holes to mark',
+  group: 'cuts',
+  name: () => 'holes',
+  caution: 'Hole saws grab thin tube: clamp it.',
+  refuse: ({ plan }) =>
+    plan.holes.length > 0 ? undefined : 'Nothing is drilled yet: put a hole in at the Cuts station.',
+  pages: holeSheets,
+});

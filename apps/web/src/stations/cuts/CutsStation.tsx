@@ -3,10 +3,12 @@ import { useEditor } from '../../editor/editor';
 import { TabBar } from '../../parts/TabBar';
 import { useTab } from '../../parts/useTab';
 import { BendsView } from './bends/BendsView';
+import { HolesView } from './holes/HolesView';
 import { StockView } from './stock/StockView';
 
 const TABS = [
   { id: 'bends', tab: 'Bends' },
+  { id: 'holes', tab: 'Holes' },
   { id: 'stock', tab: 'Stock' },
 ] as const;
 
@@ -23,6 +25,7 @@ export function CutsStation() {
       <TabBar tabs={TABS} />
       <Tabs.Content value={shown} className="flex min-h-80 flex-1 max-[900px]:flex-col" tabIndex={-1}>
         {shown === 'bends' && <BendsView plan={plan} />}
+        {shown === 'holes' && <HolesView plan={plan} />}
         {shown === 'stock' && <StockView plan={plan} />}
       </Tabs.Content>
     </Tabs.Root>

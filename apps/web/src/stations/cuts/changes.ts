@@ -1,5 +1,5 @@
-import { USUAL_BENDING } from '@larchwood/core';
-import type { Bending, BuildDocument, CutsData } from '@larchwood/format';
+import { USUAL_BENDING, without } from '@larchwood/core';
+import type { Bending, BuildDocument, CutsData, Hole } from '@larchwood/format';
 
 export const NO_CUTS: CutsData = { bends: {}, bars: [] };
 
@@ -20,3 +20,30 @@ export const letDieGo =
     const { from, extra } = cuts.bends[member] ?? USUAL_BENDING;
     return { ...document, cuts: { ...cuts, bends: { ...cuts.bends, [member]: { from, extra } } } };
   };
+
+/** Other holes of one member; none leave no trace. */
+export const changeHoles =
+  (member: string, change: (holes: readonly Hole[]) => readonly Hole[]) =>
+  (document: BuildDocument): BuildDocument => ({
+    ...document,
+    frame: {
+      ...document.frame,
+      members: document.frame.members.map((before) => {
+        if (before.id !== member) return before;
+        const holes = change(before.holes ?? []);
+        return holes.length === 0 ? without(before, 'holes') : { ...before, holes: [...holes] };
+      }),
+    },
+  });
+
+/** One hole with some of its sizes changed; one that is set to nothing is left out. */
+export const changeHole =
+  (member: string, id: string, part: { readonly [K in keyof Hole]?: Hole[K] | undefined }) =>
+  (document: BuildDocument): BuildDocument =>
+    changeHoles(member, (holes) =>
+      holes.map((hole) => {
+        if (hole.id !== id) return hole;
+        const kept = Object.entries({ ...hole, ...part }).filter(([, value]) => value !== undefined);
+        return Object.fromEntries(kept) as unknown as Hole;
+      }),
+    )(document);

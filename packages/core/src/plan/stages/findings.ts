@@ -7,6 +7,7 @@ import { briefFindings } from '../../stance/briefFindings.js';
 import { stanceFindings } from '../../stance/findings.js';
 import { parts, stage } from '../stage.js';
 import { bends } from './bends.js';
+import { holes } from './holes.js';
 import { clearances } from './clearance.js';
 import { details, fixture } from './fixture.js';
 import { frame } from './frame.js';
@@ -47,6 +48,7 @@ export const findings = stage(
     frame,
     cuts,
     bends,
+    holes,
     interferences,
     fixture,
   },
@@ -59,6 +61,7 @@ export const findings = stage(
     ...made.frame.findings,
     ...jointFindings(made.cuts.cuts, made.frame, made.interferences, document),
     ...bendFindings(made.bends),
+    ...made.holes.flatMap(({ findings: of }) => of),
     ...made.fixture.findings,
   ],
 );

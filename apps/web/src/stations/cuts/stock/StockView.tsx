@@ -75,9 +75,7 @@ export function StockView({ plan }: { readonly plan: Plan }) {
             </Button>
           )}
           <OutputButton id="bars" plan={plan} />
-          {!proving && (
-            <span className="caption ml-auto">Bars that are marked cut stay as they are.</span>
-          )}
+          {!proving && <span className="caption ml-auto">Bars that are marked cut stay as they are.</span>}
         </div>
         {nested.map((each) => (
           <GroupOfBars

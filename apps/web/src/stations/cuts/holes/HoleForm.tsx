@@ -1,0 +1,216 @@
+import { faceWords, failure, success, type Piece, type Result } from '@larchwood/core';
+import { HOLE_LIMITS, type Hole, type Limits } from '@larchwood/format';
+import { useEditor } from '../../../editor/editor';
+import { angleWithin, lengthWithin } from '../../../ledger/bounds';
+import { Group, Row } from '../../../ledger/Panel';
+import { QuantityField } from '../../../ledger/QuantityField';
+import { TextField } from '../../../ledger/TextField';
+import { Button } from '../../../parts/Button';
+import { Check } from '../../../parts/Check';
+import { Choice } from '../../../parts/Choice';
+import { changeHole, changeHoles } from '../changes';
+
+interface Props {
+  readonly piece: Piece;
+  readonly hole: Hole;
+  readonly onRemoved: () => void;
+}
+
+type Part = Parameters<typeof changeHole>[2];
+
+/** One hole in builders’ words: where along the tube, on which face, how large in each wall, and what goes about it. */
+export function HoleForm({ piece, hole, onRemoved }: Props) {
+  const { edit, settle } = useEditor('edit', 'settle');
+  const member = piece.member.id;
+  const change = (part: Part): Result<true> =>
+    edit(`hole.${member}.${hole.id}`, changeHole(member, hole.id, part));
+  const choose = (part: Part) => {
+    change(part);
+    settle();
+  };
+  const size = (
+    of: string,
+    name: string,
+    value: number,
+    limits: Limits,
+    take: (value: number) => Part,
+    quantity: 'length' | 'angle' = 'length',
+  ) => (
+    <Row name={name}>
+      <QuantityField
+        field={`hole.${member}.${hole.id}.${of}`}
+        label={name}
+        quantity={quantity}
+        value={value}
+        onCommit={(typed) =>
+          (quantity === 'length' ? lengthWithin : angleWithin)(typed, limits, () => change(take(typed)))
+        }
+      />
+    </Row>
+  );
+  const { circle, far, slot, axle, sleeve } = hole;
+  const box = piece.section.shape === 'rectangular';
+  return (
+    <>
+      <Group title="Where">
+        <Row name="Name">
+          <TextField
+            field={`hole.${member}.${hole.id}.name`}
+            label="Name of the hole"
+            value={hole.name}
+            required
+            onCommit={(name) => change({ name })}
+            className="w-44"
+          />
+        </Row>
+        <Row name="Measured from its">
+          <Choice
+            label="Measured from its"
+            value={hole.from}
+            groups={[
+              {
+                options: (['start', 'end', 'middle'] as const).map((each) => ({ value: each, label: each })),
+              },
+            ]}
+            onChange={(from) => choose({ from: from as Hole['from'] })}
+          />
+        </Row>
+        {size('distance', 'At', hole.distance, HOLE_LIMITS.distance, (distance) => ({ distance }))}
+        {box ? (
+          <Row name="On the face that looks">
+            <Choice
+              label="On the face that looks"
+              value={String((((Math.round(hole.face / 90) % 4) + 4) % 4) * 90)}
+              groups={[
+                {
+                  options: [0, 90, 180, 270].map((face) => ({
+                    value: String(face),
+                    label: faceWords(piece, face),
+                  })),
+                },
+              ]}
+              onChange={(face) => choose({ face: Number(face) })}
+            />
+          </Row>
+        ) : (
+          size(
+            'face',
+            'Round from the top, clockwise',
+            hole.face,
+            HOLE_LIMITS.face,
+            (face) => ({ face }),
+            'angle',
+          )
+        )}
+        {size('off', 'Off the middle', hole.off, HOLE_LIMITS.off, (off) => ({ off }))}
+      </Group>
+      <Group title="How large">
+        {size(
+          'diameter',
+          slot === undefined ? 'Diameter' : 'Width of the slot',
+          hole.diameter,
+          HOLE_LIMITS.diameter,
+          (diameter) => ({ diameter }),
+        )}
+        <Option
+          name="Through the far wall"
+          on={far !== undefined}
+          onChange={(on) => choose({ far: on ? hole.diameter : undefined })}
+        />
+        {far !== undefined && size('far', 'There', far, HOLE_LIMITS.diameter, (value) => ({ far: value }))}
+        <Option
+          name="A slot"
+          on={slot !== undefined}
+          onChange={(on) => choose({ slot: on ? hole.diameter * 2 : undefined })}
+        />
+        {slot !== undefined && size('slot', 'Long', slot, HOLE_LIMITS.slot, (value) => ({ slot: value }))}
+        <Option
+          name="An axle goes in"
+          on={axle !== undefined}
+          onChange={(on) => choose({ axle: on ? hole.diameter : undefined })}
+        />
+        {axle !== undefined &&
+          size('axle', 'Axle, or across its flats', axle, HOLE_LIMITS.axle, (value) => ({ axle: value }))}
+        <Option
+          name="A crush sleeve"
+          on={sleeve !== undefined}
+          onChange={(on) => choose({ sleeve: on ? Math.max(hole.diameter, far ?? 0) : undefined })}
+        />
+        {sleeve !== undefined &&
+          size('sleeve', 'Sleeve, outside', sleeve, HOLE_LIMITS.sleeve, (value) => ({ sleeve: value }))}
+        <Option
+          name="Bolts about it"
+          on={circle !== undefined}
+          onChange={(on) =>
+            choose({
+              circle: on ? { count: 4, diameter: hole.diameter + 30, hole: 8, first: 45 } : undefined,
+            })
+          }
+        />
+        {circle && (
+          <>
+            <Row name="How many">
+              <TextField
+                field={`hole.${member}.${hole.id}.count`}
+                label="How many bolts"
+                value={String(circle.count)}
+                className="w-14"
+                onCommit={(text) => {
+                  const count = Number(text);
+                  if (!Number.isInteger(count) || count < 1 || count > 24)
+                    return failure('A whole number from 1 to 24.');
+                  return count === circle.count ? success(true) : change({ circle: { ...circle, count } });
+                }}
+              />
+            </Row>
+            {size('circle', 'On a circle of', circle.diameter, HOLE_LIMITS.circle, (diameter) => ({
+              circle: { ...circle, diameter },
+            }))}
+            {size('bolt', 'Each', circle.hole, HOLE_LIMITS.bolt, (bolt) => ({
+              circle: { ...circle, hole: bolt },
+            }))}
+            {size(
+              'first',
+              'First, from along the tube',
+              circle.first,
+              HOLE_LIMITS.face,
+              (first) => ({ circle: { ...circle, first } }),
+              'angle',
+            )}
+          </>
+        )}
+      </Group>
+      <div className="flex justify-end px-3 py-2">
+        <Button
+          look="quiet"
+          onClick={() => {
+            edit(
+              `holes.${member}`,
+              changeHoles(member, (holes) => holes.filter(({ id }) => id !== hole.id)),
+            );
+            settle();
+            onRemoved();
+          }}
+        >
+          Take this hole out
+        </Button>
+      </div>
+    </>
+  );
+}
+
+function Option({
+  name,
+  on,
+  onChange,
+}: {
+  readonly name: string;
+  readonly on: boolean;
+  readonly onChange: (on: boolean) => void;
+}) {
+  return (
+    <Check checked={on} onChange={onChange} className="px-4">
+      {name}
+    </Check>
+  );
+}

@@ -1,0 +1,179 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { BuildDocument, Hole } from '@larchwood/format';
+import { made, planMade } from '../../../../testing/made.js';
+import { cross, distance, dot, length, mirror, subtract, unit } from '../vector/vector.js';
+import { without } from '../without.js';
+import { boreIn, boresOf, faceWords, flatFaces, HOLES, usualHole, type Bore } from './holes.js';
+
+const ladder = made('kart', 'ladder');
+const rail = ladder.frame.members.find(({ name, mirrored }) => mirrored && /rail/i.test(name))!;
+const drilled = (holes: readonly Hole[], document: BuildDocument = ladder, member = rail.id) =>
+  planMade({
+    ...document,
+    frame: {
+      ...document.frame,
+      members: document.frame.members.map((each) =>
+        each.id === member ? { ...each, holes: [...holes] } : each,
+      ),
+    },
+  });
+const bolt = (part: Partial<Hole> = {}): Hole => ({
+  ...usualHole('bolt', 'a', 1000),
+  distance: 400,
+  ...part,
+});
+const both = (holes: readonly Hole[]) => {
+  const plan = drilled(holes);
+  return (['left', 'right'] as const).map((side) => {
+    const piece = plan.frame.pieces.find(({ id }) => id === `${rail.id}:${side}`)!;
+    const cut = plan.cuts.find((each) => each.piece === piece.id)!;
+    return { piece, cut, bores: boresOf(piece, cut) };
+  });
+};
+const codes = (holes: readonly Hole[]) =>
+  drilled(holes)
+    .findings.filter(({ where }) => where.station === 'cuts')
+    .map(({ code }) => code);
+
+describe('a hole', () => {
+  it('goes square through: both walls on one line across the tube, as far from the start', () => {
+    for (const face of [0, 90, 180, 270])
+      for (const { piece, cut, bores } of both([bolt({ face, off: 4 })])) {
+        const [near, far] = bores as [Bore, Bore];
+        const [a, b] = [boreIn(piece, cut, near), boreIn(piece, cut, far)];
+        const way = subtract(b.at, a.at);
+        expect(length(cross(unit(way), a.into))).toBeLessThan(1e-9);
+        expect(dot(a.into, b.into)).toBeCloseTo(-1, 9);
+        expect(near.fromStart).toBeCloseTo(far.fromStart, 9);
+        // 25 x 75 stock: through its height from the top, through its width from the side.
+        const { section } = piece;
+        if (section.shape !== 'rectangular') throw new Error('square stock');
+        expect(length(way)).toBeCloseTo(face % 180 === 0 ? section.height : section.width, 6);
+      }
+  });
+  it('of a pair is in line with the same hole in the twin: one drill goes through both', () => {
+    const [left, right] = both([bolt({ face: 90, off: 5 })]) as [
+      ReturnType<typeof both>[0],
+      ReturnType<typeof both>[0],
+    ];
+    left.bores.forEach((bore, index) => {
+      const [a, b] = [
+        boreIn(left.piece, left.cut, bore),
+        boreIn(right.piece, right.cut, right.bores[index]!),
+      ];
+      expect(distance(mirror(a.at), b.at)).toBeLessThan(1e-6);
+      expect(distance(mirror(a.into), b.into)).toBeLessThan(1e-9);
+    });
+  });
+  it('is measured from either end of what is cut, or from its middle', () => {
+    const at = (part: Partial<Hole>) => both([bolt(part)])[0]!;
+    const { cut, bores } = at({ from: 'end', distance: 120 });
+    expect(bores[0]!.fromEnd).toBeCloseTo(120, 9);
+    expect(bores[0]!.fromStart).toBeCloseTo(cut.overall - 120, 9);
+    expect(at({ from: 'middle', distance: -30 }).bores[0]!.fromStart).toBeCloseTo(cut.overall / 2 - 30, 9);
+    const { piece } = at({});
+    const start = boreIn(piece, cut, at({ from: 'start', distance: 0 }).bores[0]!);
+    const end = boreIn(piece, cut, at({ from: 'end', distance: 0 }).bores[0]!);
+    expect(distance(start.at, end.at)).toBeCloseTo(cut.overall, 6);
+  });
+  it('has bolts about it on a circle: a bearing of a one-inch axle, 2 3/8 in outside and 1 1/2 in inside (practice)', () => {
+    const [{ bores }] = both([{ ...usualHole('bearing', 'b', 1000), distance: 500, face: 90 }]) as [
+      ReturnType<typeof both>[0],
+    ];
+    expect(bores.slice(0, 2).map(({ diameter }) => diameter)).toEqual([60.3, 38.1]);
+    const bolts = bores.filter(({ name, wall }) => /bolt/.test(name) && wall === 'near');
+    expect(bolts).toHaveLength(2);
+    for (const each of bolts)
+      expect(Math.hypot(each.fromStart - 500, each.round - bores[0]!.round)).toBeCloseTo(99 / 2, 9);
+  });
+  it('on a round tube is found by a strip round it: a quarter round is a quarter of its girth', () => {
+    const road = made('bicycle', 'road');
+    const top = road.frame.members.find(({ name }) => name === 'Top tube')!;
+    const plan = drilled([bolt({ face: 90, distance: 200 })], road, top.id);
+    const piece = plan.holes.find(({ piece: id }) => id === top.id)!;
+    expect(piece.bores[0]!.round).toBeCloseTo(piece.girth / 4, 9);
+    expect(piece.bores[1]!.round).toBeCloseTo((piece.girth * 3) / 4, 9);
+    const section = plan.frame.pieces.find(({ id }) => id === top.id)!;
+    for (const bore of piece.bores) {
+      const { at } = boreIn(
+        section,
+        plan.cuts.find((cut) => cut.piece === top.id)!,
+        bore,
+      );
+      const radius = length(cross(subtract(at, section.start), section.direction));
+      expect(radius).toBeCloseTo(section.section.shape === 'round' ? section.section.diameter / 2 : 0, 6);
+    }
+  });
+  it('wherever it is put nothing throws and every number is one', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('bearing', 'bolt', 'cable', 'axle', 'vent', 'other'),
+        fc.double({ min: -10000, max: 20000, noNaN: true }),
+        fc.double({ min: -360, max: 360, noNaN: true }),
+        fc.double({ min: -150, max: 150, noNaN: true }),
+        (use, along, face, off) => {
+          for (const { bores } of both([{ ...usualHole(use, 'x', 1000), distance: along, face, off }]))
+            for (const bore of bores)
+              for (const value of [bore.fromStart, bore.fromEnd, bore.face, bore.round, bore.long])
+                expect(Number.isFinite(value)).toBe(true);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+});
+
+it('laid flat, faces follow each other round the tube, as wide as they are', () => {
+  const [{ piece }] = both([bolt()]) as [ReturnType<typeof both>[0]];
+  const faces = flatFaces(piece);
+  faces.forEach(({ from, to }, index) => {
+    const next = faces[index + 1];
+    if (next) expect(next.from).toBeCloseTo(to, 9);
+    // 25 x 75, less what the corners cut off its girth.
+    expect(to - from).toBeGreaterThan((index % 2 === 0 ? 25 : 75) * 0.95);
+    expect(to - from).toBeLessThan(index % 2 === 0 ? 25 : 75);
+  });
+});
+
+describe('what is told of holes, just inside and just outside', () => {
+  // The face of 75 is flat for 75 less two corners of 3.2; its middle is the rail’s own.
+  const wide = (diameter: number, off = 0) => codes([without(bolt({ face: 90, diameter, off }), 'far')]);
+  it('over the end', () => {
+    const { cut } = both([])[0]!;
+    const [start] = cut.ends;
+    const deep = start.edge.longest.at - start.edge.shortest.at;
+    expect(codes([bolt({ face: 90, distance: deep + 4.1 })])).toEqual([]);
+    expect(codes([bolt({ face: 90, distance: deep + 3.9 })])).toContain('hole-over-end');
+    expect(codes([bolt({ face: 90, from: 'end', distance: -3 })])).toContain('hole-over-end');
+  });
+  it('over the edge of its face, and wide for it', () => {
+    const flat = 75 / 2 - 3.2;
+    expect(wide(10, flat - 5.1)).toEqual([]);
+    expect(wide(10, flat - 4.9)).toEqual(['hole-over-edge']);
+    expect(wide(HOLES.share * 2 * flat - 0.1)).toEqual([]);
+    expect(wide(HOLES.share * 2 * flat + 0.1)).toEqual(['hole-weakens']);
+  });
+  it('into each other', () => {
+    const two = (apart: number) =>
+      codes([bolt({ face: 90 }), bolt({ id: 'b', face: 90, distance: 400 + apart })]);
+    expect(two(8 + HOLES.between + 0.1)).toEqual([]);
+    expect(two(8 + HOLES.between - 0.1)).toContain('holes-meet');
+  });
+  it('a slot narrower than its axle, a sleeve thicker than its hole', () => {
+    const slot = (axle: number) => codes([bolt({ face: 90, slot: 20, axle })]);
+    expect(slot(8)).toEqual([]);
+    expect(slot(8.1)).toEqual(['slot-narrow']);
+    const sleeve = (outer: number) => codes([bolt({ face: 90, far: 12, sleeve: outer })]);
+    expect(sleeve(12)).toEqual([]);
+    expect(sleeve(12.1)).toEqual(['sleeve-tight']);
+  });
+  it('faces are told by where they look: the outside of the left rail is the outside of the right one', () => {
+    const [left, right] = both([bolt()]) as [ReturnType<typeof both>[0], ReturnType<typeof both>[0]];
+    const looks = (face: number) => [faceWords(left.piece, face), faceWords(right.piece, -face)];
+    for (const face of [0, 90, 180, 270]) expect(looks(face)[0]).toBe(looks(face)[1]);
+    expect(new Set([0, 90, 180, 270].map((face) => looks(face)[0]))).toEqual(
+      new Set(['up', 'down', 'outside', 'inside']),
+    );
+  });
+});

@@ -1,0 +1,292 @@
+import type { Hole } from '@larchwood/format';
+import { teller, type Finding } from '../findings/finding.js';
+import type { Frame, Piece } from '../frame/frame.js';
+import { carried, pointOn } from '../frame/path.js';
+import type { PieceCut } from '../joints/cut.js';
+import { toRadians } from '../units/angle.js';
+import { along, cross, dot, scale, turn, type Vector } from '../vector/vector.js';
+
+/** One round hole or slot in one wall of a piece, where it is marked. Lengths mm, angles degrees. */
+export interface Bore {
+  readonly hole: string;
+  readonly name: string;
+  /** Along the tube from the longest point of its start, as cut. */
+  readonly fromStart: number;
+  readonly fromEnd: number;
+  /** About the tube from the section’s top, clockwise seen from its start, 0 to 360. */
+  readonly face: number;
+  /** Off the middle of the face, clockwise. */
+  readonly off: number;
+  /** Along the outside, from the top, clockwise: where a strip round the tube has it. */
+  readonly round: number;
+  readonly diameter: number;
+  /** From end to end; the diameter where it is round. */
+  readonly long: number;
+  readonly wall: 'near' | 'far';
+}
+/** A piece with all that is drilled or sawn in it. */
+export interface DrilledPiece {
+  readonly piece: string;
+  readonly mark: string;
+  readonly name: string;
+  /** Stands for a left and a right one: both are drilled clamped together. */
+  readonly pair: boolean;
+  /** Round the outside of the tube. */
+  readonly girth: number;
+  readonly length: number;
+  readonly bores: readonly Bore[];
+  readonly findings: readonly Finding[];
+}
+
+/** Sizes of a section across the two directions of a face: out to the wall, and along the face. */
+function faceOf({ section }: Piece, face: number): { readonly out: number; readonly flat: number } {
+  if (section.shape === 'round') return { out: section.diameter / 2, flat: section.diameter / 2 };
+  const upright = Math.abs(Math.cos(toRadians(face))) > Math.SQRT1_2;
+  const [wide, high] = [section.width / 2, section.height / 2];
+  const corner = section.shape === 'rectangular' ? section.corner : 0;
+  return upright ? { out: high, flat: wide - corner } : { out: wide, flat: high - corner };
+}
+
+/** Round the outside, mm. */
+function girthOf({ section }: Piece): number {
+  if (section.shape === 'round') return Math.PI * section.diameter;
+  if (section.shape === 'oval') return Math.PI * (section.width + section.height) * 0.5;
+  return 2 * (section.width + section.height) - (8 - 2 * Math.PI) * section.corner;
+}
+
+/** Round the outside from the top to the middle of a face, mm; a face of square stock is one of four. */
+function roundTo(piece: Piece, face: number): number {
+  const girth = girthOf(piece);
+  const { section } = piece;
+  if (section.shape !== 'rectangular') return (girth * face) / 360;
+  const quarter = Math.round(face / 90);
+  return (girth * quarter) / 4;
+}
+
+const TURN = 360;
+const within = (degrees: number): number => ((degrees % TURN) + TURN) % TURN;
+
+/**
+ * Every hole of a piece, in each wall that it goes through, where it is marked.
+ * @param cut of the piece: distances are measured from where it is cut
+ */
+export function boresOf(piece: Piece, cut: PieceCut): readonly Bore[] {
+  const across = piece.side === 'right' ? -1 : 1;
+  return (piece.member.holes ?? []).flatMap((hole): Bore[] => {
+    const middle = fromStartOf(hole, cut.overall);
+    const around = circleOf(hole);
+    return [
+      {
+        along: 0,
+        off: 0,
+        diameter: hole.diameter,
+        far: hole.far,
+        long: hole.slot ?? hole.diameter,
+        name: hole.name,
+      },
+      ...around,
+    ].flatMap(({ along: on, off, diameter, far, long, name }) => {
+      const fromStart = middle + on;
+      const at = (wall: Bore['wall'], turned: number, sideways: number, size: number): Bore => {
+        const face = within(across * (hole.face + turned));
+        const offset = across * sideways;
+        return {
+          ...{ hole: hole.id, name, fromStart, fromEnd: cut.overall - fromStart, face, off: offset },
+          round: roundTo(piece, face) + offset,
+          ...{ diameter: size, long: wall === 'near' ? long : Math.max(size, long - diameter + size), wall },
+        };
+      };
+      return [
+        at('near', 0, hole.off + off, diameter),
+        // Square through: off the middle to the same side, seen from the far wall to the other.
+        ...(far === undefined ? [] : [at('far', 180, -(hole.off + off), far)]),
+      ];
+    });
+  });
+}
+
+const fromStartOf = ({ from, distance }: Hole, overall: number): number =>
+  from === 'start' ? distance : from === 'end' ? overall - distance : overall / 2 + distance;
+
+function circleOf({ circle, far, name }: Hole) {
+  if (!circle) return [];
+  const { count, diameter, hole, first } = circle;
+  return Array.from({ length: count }, (_, index) => {
+    const angle = toRadians(first + (TURN * index) / count);
+    return {
+      along: (diameter / 2) * Math.cos(angle),
+      off: (diameter / 2) * Math.sin(angle),
+      ...{ diameter: hole, long: hole, far: far === undefined ? undefined : hole },
+      name: `${name}, bolt ${index + 1}`,
+    };
+  });
+}
+
+/** Everything that is drilled, piece by piece; of a pair both. */
+export function drilledPieces({ pieces }: Frame, cuts: readonly PieceCut[]): readonly DrilledPiece[] {
+  const byPiece = new Map(cuts.map((cut) => [cut.piece, cut]));
+  return pieces.flatMap((piece): DrilledPiece[] => {
+    const cut = byPiece.get(piece.id);
+    if (!cut || !piece.member.holes?.length) return [];
+    const bores = boresOf(piece, cut);
+    return [
+      {
+        ...{ piece: piece.id, mark: piece.mark, name: piece.name, pair: piece.member.mirrored },
+        ...{ girth: girthOf(piece), length: cut.overall, bores },
+        findings: piece.side === 'right' ? [] : holeFindings(piece, cut, bores),
+      },
+    ];
+  });
+}
+
+const tell = teller('cuts');
+
+/** Metal that is left between two holes at least, mm; a hole takes at most this share of what is across. Common practice, no source. */
+export const HOLES = { between: 2, share: 0.6 } as const;
+
+function holeFindings(piece: Piece, cut: PieceCut, bores: readonly Bore[]): Finding[] {
+  const { mark } = piece;
+  const [start, end] = cut.ends;
+  // The tube is whole from the deepest point of one end to that of the other.
+  const low = start.edge.longest.at - start.edge.shortest.at;
+  const high = cut.overall - (end.edge.longest.at - end.edge.shortest.at);
+  const found = bores.flatMap((bore, index): Finding[] => {
+    const { name: hole, fromStart, long, diameter, off, face } = bore;
+    const over = Math.max(low - (fromStart - long / 2), fromStart + long / 2 - high);
+    const { out, flat } = faceOf(piece, face);
+    const wide = Math.abs(off) + diameter / 2 - flat;
+    const other = bores
+      .slice(index + 1)
+      .find((each) => each.wall === bore.wall && apart(each, bore) < HOLES.between);
+    const share = diameter / (2 * flat);
+    return [
+      ...(over > 0 ? [tell('hole-over-end', 'look', piece.id, { mark, hole, by: over })] : []),
+      ...(wide > 0 && out > 0 ? [tell('hole-over-edge', 'look', piece.id, { mark, hole, by: wide })] : []),
+      ...(other
+        ? [tell('holes-meet', 'look', piece.id, { mark, hole, other: other.name, left: apart(other, bore) })]
+        : []),
+      ...(wide <= 0 && share > HOLES.share
+        ? [tell('hole-weakens', 'note', piece.id, { mark, hole, share: share / 2 })]
+        : []),
+    ];
+  });
+  const asked = (piece.member.holes ?? []).flatMap((hole): Finding[] => [
+    ...(hole.axle !== undefined && hole.axle > hole.diameter
+      ? [
+          tell('slot-narrow', 'look', piece.id, {
+            mark,
+            hole: hole.name,
+            slot: hole.diameter,
+            axle: hole.axle,
+          }),
+        ]
+      : []),
+    ...(hole.sleeve !== undefined && hole.sleeve > Math.max(hole.diameter, hole.far ?? 0)
+      ? [
+          tell('sleeve-tight', 'look', piece.id, {
+            mark,
+            hole: hole.name,
+            sleeve: hole.sleeve,
+            hole2: Math.max(hole.diameter, hole.far ?? 0),
+          }),
+        ]
+      : []),
+  ]);
+  return onceEach([...found, ...asked]);
+}
+
+/** Of both walls the first is told: a hole over the edge of either is one thing to mend. */
+function onceEach(findings: readonly Finding[]): Finding[] {
+  const told = new Set<string>();
+  return findings.filter(({ code, values }) => {
+    const key = `${code} ${'hole' in values ? values.hole : ''}`;
+    return !told.has(key) && told.add(key);
+  });
+}
+
+/** Faces of a piece laid flat, from the top on, clockwise: where each begins, its middle and its end along the outside, mm. */
+export interface FlatFace {
+  readonly face: number;
+  readonly from: number;
+  readonly middle: number;
+  readonly to: number;
+}
+export function flatFaces(piece: Piece): readonly FlatFace[] {
+  const girth = girthOf(piece);
+  const { section } = piece;
+  const box = section.shape === 'rectangular' ? [section.width, section.height] : [1, 1];
+  const upright = (girth / 2) * (box[0]! / (box[0]! + box[1]!));
+  return [0, 90, 180, 270].map((face) => {
+    const middle = (girth * face) / 360;
+    const half = (face % 180 === 0 ? upright : girth / 2 - upright) / 2;
+    return { face, middle, from: middle - half, to: middle + half };
+  });
+}
+
+/** Metal between two holes of one wall, along the outside, mm. */
+function apart(a: Bore, b: Bore): number {
+  const [along1, along2] = [a.long - a.diameter, b.long - b.diameter];
+  const on = Math.max(0, Math.abs(a.fromStart - b.fromStart) - (along1 + along2) / 2);
+  return Math.hypot(on, a.round - b.round) - (a.diameter + b.diameter) / 2;
+}
+
+/** Middle of a hole on the outside of its wall, and the way that it is drilled, into the tube. */
+export function boreIn(
+  piece: Piece,
+  cut: PieceCut,
+  bore: Bore,
+): { readonly at: Vector; readonly into: Vector } {
+  const [start] = cut.ends;
+  const station = start.station - start.edge.longest.at + bore.fromStart;
+  const { at, direction } = pointOn(piece.path, station);
+  const top = carried(piece.path, piece.top, station);
+  const outward = turn(top, direction, bore.face);
+  const sideways = cross(direction, outward);
+  const { out } = faceOf(piece, bore.face);
+  const round = piece.section.shape === 'round';
+  // Off the middle of a round tube the wall falls away.
+  const reach = round ? Math.sqrt(Math.max(0, out ** 2 - bore.off ** 2)) : out;
+  return { at: along(along(at, outward, reach), sideways, bore.off), into: scale(outward, -1) };
+}
+
+/** Which way a face looks on the vehicle, in words. */
+export function faceWords(piece: Piece, face: number): string {
+  const outward = turn(piece.top, piece.direction, face);
+  const side = Math.sign(piece.start[1] + piece.end[1]);
+  const ways: readonly (readonly [string, Vector])[] = [
+    ['up', [0, 0, 1]],
+    ['down', [0, 0, -1]],
+    ['forward', [1, 0, 0]],
+    ['back', [-1, 0, 0]],
+    [side > 0 ? 'outside' : side < 0 ? 'inside' : 'left', [0, 1, 0]],
+    [side > 0 ? 'inside' : side < 0 ? 'outside' : 'right', [0, -1, 0]],
+  ];
+  return ways.reduce((best, each) => (dot(outward, each[1]) > dot(outward, best[1]) + 1e-9 ? each : best))[0];
+}
+
+/** A hole as builders mostly make it, by what goes through it; mm. */
+export function usualHole(use: Hole['use'], id: string, overall: number): Hole {
+  const placed = { id, use, from: 'start', distance: Math.round(overall / 2), face: 0, off: 0 } as const;
+  switch (use) {
+    // A flanged bearing on a one-inch axle: its own hole outside, the axle's clearance inside. Common practice, no source.
+    case 'bearing':
+      return {
+        ...placed,
+        name: 'bearing',
+        diameter: 60.3,
+        far: 38.1,
+        circle: { count: 2, diameter: 99, hole: 8, first: 0 },
+      };
+    case 'bolt':
+      return { ...placed, name: 'bolt', diameter: 8, far: 8 };
+    case 'cable':
+      return { ...placed, name: 'cable', diameter: 8, slot: 14 };
+    case 'axle':
+      return { ...placed, name: 'axle slot', diameter: 10, far: 10, slot: 25, axle: 9.5 };
+    // Into the joint or the hidden side, so that a closed tube breathes while it is welded. Common practice, no source.
+    case 'vent':
+      return { ...placed, name: 'vent', diameter: 3 };
+    case 'other':
+      return { ...placed, name: 'hole', diameter: 10 };
+  }
+}
