@@ -255,3 +255,14 @@ export {
   type Bore,
   type DrilledPiece,
 } from './holes/holes.js';
+export {
+  bySetting,
+  closedBy,
+  cutterGap,
+  jobsOf,
+  toolJobs,
+  type Job,
+  type ToolAnswer,
+  type ToolJob,
+  type ToolSetting,
+} from './tools/settings.js';

@@ -1,6 +1,7 @@
 import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
 import { barsCsv } from '../cuts/barsCsv.js';
 import { holeSheets } from '../cuts/holeSheets.js';
+import { toolSheets } from '../cuts/toolSheets.js';
 import { noTubes, paper, type Output, type Source } from './output.js';
 
 const noBends = ({ plan }: Source): string | undefined =>
@@ -50,4 +51,15 @@ export const holes = paper({
   refuse: ({ plan }) =>
     plan.holes.length > 0 ? undefined : 'Nothing is drilled yet: put a hole in at the Cuts station.',
   pages: holeSheets,
+});
+
+/** What is set on which tool. */
+export const toolSettings = paper({
+  id: 'tool-settings',
+  title: 'Tool settings',
+  group: 'cuts',
+  name: () => 'tools',
+  caution: 'Grinders: guard, face shield, a disc rated for the speed. Hole saws grab thin tube: clamp it.',
+  refuse: noTubes,
+  pages: toolSheets,
 });

@@ -5,10 +5,12 @@ import { useTab } from '../../parts/useTab';
 import { BendsView } from './bends/BendsView';
 import { HolesView } from './holes/HolesView';
 import { StockView } from './stock/StockView';
+import { ToolsView } from './tools/ToolsView';
 
 const TABS = [
   { id: 'bends', tab: 'Bends' },
   { id: 'holes', tab: 'Holes' },
+  { id: 'tools', tab: 'Tools' },
   { id: 'stock', tab: 'Stock' },
 ] as const;
 
@@ -26,6 +28,7 @@ export function CutsStation() {
       <Tabs.Content value={shown} className="flex min-h-80 flex-1 max-[900px]:flex-col" tabIndex={-1}>
         {shown === 'bends' && <BendsView plan={plan} />}
         {shown === 'holes' && <HolesView plan={plan} />}
+        {shown === 'tools' && <ToolsView plan={plan} />}
         {shown === 'stock' && <StockView plan={plan} />}
       </Tabs.Content>
     </Tabs.Root>

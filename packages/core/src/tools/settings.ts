@@ -1,0 +1,200 @@
+import type { Shop, Tool } from '@larchwood/format';
+import type { DrilledPiece } from '../holes/holes.js';
+import type { PieceCut } from '../joints/cut.js';
+import type { EndCut } from '../joints/endCut.js';
+import type { Frame, Piece } from '../frame/frame.js';
+import { acrossOf } from '../frame/sections.js';
+import { toRadians } from '../units/angle.js';
+
+/** Work for a tool: an end of a piece that is cut, or a hole. Lengths mm, angles degrees. */
+export interface Job {
+  readonly id: string;
+  readonly piece: string;
+  readonly mark: string;
+  readonly what: string;
+  readonly kind: 'cope' | 'plane' | 'hole';
+  readonly offSquare: number;
+  /** Of the host, for a cope; of the hole. */
+  readonly diameter: number;
+  /** Of the tube that is cut. */
+  readonly across: number;
+  readonly material: string;
+  /** A cope that no round cutter makes: off a flat, on several hosts, off-centre by more than a cutter can be set. */
+  readonly paperOnly: boolean;
+  /** Turned about the tube from the match line, signed. */
+  readonly match: number;
+}
+
+/** What a tool is set to for a job. */
+export interface ToolSetting {
+  readonly tool: string;
+  readonly name: string;
+  readonly sort: Tool['sort'];
+  /** On the tool’s own scale; none where it has none to set. */
+  readonly reads?: number;
+  /** Cutter, bit or saw that goes in. */
+  readonly cutter?: number;
+  /** Largest gap when the tube is pushed home, with the play of the arbor. */
+  readonly gap?: number;
+  /** Turns a minute, and feed a minute. */
+  readonly speed?: number;
+  readonly feed?: number;
+}
+export type ToolAnswer =
+  | { readonly can: true; readonly setting: ToolSetting }
+  | { readonly can: false; readonly tool: string; readonly name: string; readonly why: string };
+
+/** A gap that each process still closes, mm. Common practice, no source. */
+export const CLOSES = { tig: 0.25, braze: 0.5, mig: 1 } as const;
+/** A cutter this near to its host’s size is of that size; a bit this near to its hole; mm. */
+export const SAME = { cutter: 0.3, bit: 0.15 } as const;
+/** Cutting speed of a high-speed cutter, m/min [from memory; a machinist’s handbook goes before them]. */
+const SPEED: Readonly<Record<string, number>> = {
+  'mild-steel': 30,
+  'dom-1020': 28,
+  'chromoly-4130': 25,
+  'stainless-304': 15,
+  'aluminium-6061': 90,
+  'titanium-3-2.5': 12,
+};
+/** Feed of a hole saw a turn, mm [common practice, no source]. */
+const FEED = 0.15;
+
+/** Every end and hole of pieces that the builder cuts. */
+export function jobsOf(
+  { pieces }: Frame,
+  cuts: readonly PieceCut[],
+  drilled: readonly DrilledPiece[],
+): readonly Job[] {
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+  const ends = cuts.flatMap((cut) => {
+    const piece = byId.get(cut.piece)!;
+    return cut.ends.map((end) => endJob(cut, end, piece));
+  });
+  const holes = drilled.flatMap(({ piece: id, mark, bores }) => {
+    const piece = byId.get(id)!;
+    return bores.map((bore, index): Job => ({
+      ...{
+        id: `${id}/hole${index}`,
+        piece: id,
+        mark,
+        what: bore.wall === 'far' ? `${bore.name}, far wall` : bore.name,
+      },
+      ...{ kind: 'hole', offSquare: 0, diameter: bore.diameter, across: acrossOf(piece.section) },
+      ...{ material: piece.member.material, paperOnly: false, match: 0 },
+    }));
+  });
+  return [...ends, ...holes];
+}
+
+function endJob(cut: PieceCut, end: EndCut, piece: Piece): Job {
+  const round = end.cut === 'coped' && end.cutterDiameter > 0;
+  return {
+    ...{ id: `${cut.piece}/${end.end}`, piece: cut.piece, mark: cut.mark },
+    what:
+      end.cut === 'coped'
+        ? `${end.end}, to ${end.hosts.join(' + ')}`
+        : `${end.end}, ${end.offSquare < 0.05 ? 'square' : 'at an angle'}`,
+    kind: round ? 'cope' : end.cut === 'coped' && !end.saw ? 'cope' : 'plane',
+    offSquare: end.offSquare,
+    diameter: end.cutterDiameter,
+    across: end.tubeAcross > 0 ? end.tubeAcross : acrossOf(piece.section),
+    material: piece.member.material,
+    paperOnly: end.cut === 'coped' && (!round || end.hosts.length > 1),
+    match: end.matchAngle,
+  };
+}
+
+/**
+ * Largest gap along the tube when a cope of another cutter’s size is pushed home: the cut and the host part most where one
+ * of them bends away. Closed form, of the formula of a cope: the term of the angle is the same in both.
+ * @param host, cutter, tube diameters, mm; `angle` between the axes, degrees
+ */
+export function cutterGap(host: number, cutter: number, tube: number, angle: number): number {
+  const [R, c, r] = [host / 2, cutter / 2, Math.min(tube, host, cutter) / 2];
+  const over = (s: number) => Math.sqrt(Math.max(0, R * R - s * s)) - Math.sqrt(Math.max(0, c * c - s * s));
+  return Math.abs(over(0) - over(r)) / Math.max(0.01, Math.sin(toRadians(angle)));
+}
+
+/** What one tool says to a job. */
+export function answerOf(id: string, tool: Tool, job: Job): ToolAnswer {
+  const { name, sort } = tool;
+  const no = (why: string): ToolAnswer => ({ can: false, tool: id, name, why });
+  const yes = (more: Partial<ToolSetting> = {}): ToolAnswer => ({
+    can: true,
+    setting: { tool: id, name, sort, ...more },
+  });
+  const reads = tool.scale === 'from-square' ? job.offSquare : 90 - job.offSquare;
+  if (sort === 'drill' || sort === 'hole-saws') {
+    if (job.kind !== 'hole') return no('it makes holes only');
+    if (job.diameter > tool.largest + SAME.bit) return no('the hole is larger than it makes');
+    const bit = tool.sizes.find((size) => Math.abs(size - job.diameter) <= SAME.bit);
+    if (bit === undefined) return no('none of that size is on hand');
+    return yes({ cutter: bit, ...turning(tool, bit, job) });
+  }
+  if (job.kind === 'hole') return no('it makes no holes');
+  if (sort === 'paper') return job.offSquare > tool.most ? no(`it goes to ${tool.most}° off square`) : yes();
+  if (job.across > tool.largest) return no('the tube is larger than it takes');
+  if (job.offSquare > tool.most) return no(`it stops at ${tool.most}° off square`);
+  if (sort === 'saw') return job.kind === 'plane' ? yes({ reads }) : no('a saw cuts no cope');
+  if (job.kind === 'plane') return no('a saw does that better');
+  if (job.paperOnly) return no('no one cutter makes it: several hosts, or a flat');
+  const fitting = tool.sizes
+    .filter((size) => size >= job.across - SAME.cutter && size <= tool.largest)
+    .sort((a, b) => Math.abs(a - job.diameter) - Math.abs(b - job.diameter));
+  const [cutter] = fitting;
+  if (cutter === undefined) return no('no cutter on hand is as wide as the tube');
+  const gap = cutterGap(job.diameter, cutter, job.across, 90 - job.offSquare) + tool.play;
+  return yes({ reads, cutter, gap, ...turning(tool, cutter, job) });
+}
+
+/** Turns a minute within what the tool has, and the feed. Source: n = 1000 V / (pi D), any machinist’s handbook. */
+function turning({ speeds: [slow, fast] }: Tool, cutter: number, { material }: Job): Partial<ToolSetting> {
+  if (fast === 0) return {};
+  const wanted = (1000 * (SPEED[material] ?? 25)) / (Math.PI * cutter);
+  const speed = Math.min(fast, Math.max(slow, wanted));
+  return { speed, feed: speed * FEED };
+}
+
+export interface ToolJob {
+  readonly job: Job;
+  readonly best: ToolSetting | undefined;
+  readonly answers: readonly ToolAnswer[];
+}
+
+/** Each job with every tool’s answer, and the one that does it best: the least gap, then no paper where a tool does. */
+export function toolJobs(jobs: readonly Job[], { tools }: Pick<Shop, 'tools'>): readonly ToolJob[] {
+  const order: readonly Tool['sort'][] = ['saw', 'drill', 'hole-saws', 'notcher', 'mill', 'paper'];
+  return jobs.map((job) => {
+    const answers = Object.entries(tools).map(([id, tool]) => answerOf(id, tool, job));
+    const able = answers.flatMap((answer) => (answer.can ? [answer.setting] : []));
+    const closes = able.filter(({ gap }) => gap === undefined || gap <= CLOSES.mig);
+    const [best] = [...(closes.length > 0 ? closes : able)].sort(
+      (a, b) =>
+        Number(a.sort === 'paper') - Number(b.sort === 'paper') ||
+        (a.gap ?? 0) - (b.gap ?? 0) ||
+        order.indexOf(a.sort) - order.indexOf(b.sort),
+    );
+    return { job, best, answers };
+  });
+}
+
+/** Which processes still close a gap. */
+export function closedBy(gap: number): string {
+  if (gap <= CLOSES.tig) return 'any process';
+  if (gap <= CLOSES.braze) return 'brazing and MIG';
+  return gap <= CLOSES.mig ? 'MIG only' : 'none: fit it by hand';
+}
+
+/** Jobs of one setting together: same tool, cutter and reading, so that it is set once. */
+export function bySetting(jobs: readonly ToolJob[]): readonly (readonly ToolJob[])[] {
+  const groups = new Map<string, ToolJob[]>();
+  for (const each of jobs) {
+    const { best } = each;
+    const key = best
+      ? [best.sort, best.name, best.cutter ?? 0, (best.reads ?? 0).toFixed(1)].join(' ')
+      : 'none';
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return [...groups.values()];
+}

@@ -1,0 +1,167 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { NO_SHOP, type Hole, type Shop, type Tool } from '@larchwood/format';
+import { made, planMade } from '../../../../testing/made.js';
+import { usualHole } from '../holes/holes.js';
+import {
+  answerOf,
+  bySetting,
+  closedBy,
+  CLOSES,
+  cutterGap,
+  jobsOf,
+  SAME,
+  toolJobs,
+  type Job,
+} from './settings.js';
+
+const tool = (part: Partial<Tool>): Tool => ({
+  ...{
+    name: 'Tool',
+    sort: 'notcher',
+    scale: 'from-square',
+    most: 45,
+    largest: 60,
+    sizes: [32, 38],
+    play: 0,
+    speeds: [0, 0],
+  },
+  ...part,
+});
+const cope: Job = {
+  ...{
+    id: 'a/start',
+    piece: 'a',
+    mark: '1',
+    what: 'start',
+    kind: 'cope',
+    offSquare: 30,
+    diameter: 32,
+    across: 25.4,
+  },
+  ...{ material: 'chromoly-4130', paperOnly: false, match: 0 },
+};
+const setting = (of: Tool, job: Job = cope) => {
+  const answer = answerOf('t', of, job);
+  return answer.can ? answer.setting : answer.why;
+};
+
+describe('a cutter of another size', () => {
+  it('leaves no gap where it is the host’s, and what two circles part by across the tube otherwise', () => {
+    expect(cutterGap(32, 32, 25.4, 70)).toBe(0);
+    // By points along the wall, square on: the cut pushed home until it touches, the largest gap read.
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 60, noNaN: true }),
+        fc.double({ min: 20, max: 60, noNaN: true }),
+        fc.double({ min: 0.3, max: 1, noNaN: true }),
+        fc.double({ min: 30, max: 90, noNaN: true }),
+        (host, cutter, share, angle) => {
+          const tube = share * Math.min(host, cutter);
+          const sine = Math.sin((angle * Math.PI) / 180);
+          const cut = (size: number, phi: number) =>
+            -(
+              Math.sqrt((size / 2) ** 2 - ((tube / 2) * Math.sin(phi)) ** 2) +
+              (tube / 2) * Math.cos(phi) * Math.cos((angle * Math.PI) / 180)
+            ) / sine;
+          const apart = Array.from({ length: 721 }, (_, index) => {
+            const phi = (index * Math.PI) / 360;
+            return cut(cutter, phi) - cut(host, phi);
+          });
+          expect(cutterGap(host, cutter, tube, angle)).toBeCloseTo(
+            Math.max(...apart) - Math.min(...apart),
+            6,
+          );
+        },
+      ),
+    );
+  });
+  it('is closed by a process or not, just inside and just outside', () => {
+    expect(closedBy(CLOSES.tig)).toBe('any process');
+    expect(closedBy(CLOSES.tig + 0.01)).toBe('brazing and MIG');
+    expect(closedBy(CLOSES.braze + 0.01)).toBe('MIG only');
+    expect(closedBy(CLOSES.mig + 0.01)).toMatch(/^none/);
+  });
+});
+
+describe('what a tool says', () => {
+  it('its own scale, from square or from parallel', () => {
+    expect(setting(tool({}))).toMatchObject({ reads: 30, cutter: 32, gap: 0 });
+    expect(setting(tool({ scale: 'from-parallel' }))).toMatchObject({ reads: 60 });
+  });
+  it('why not: an angle past its stop, a tube too large, no cutter, several hosts', () => {
+    expect(setting(tool({ most: 30 }))).toMatchObject({ reads: 30 });
+    expect(setting(tool({ most: 29.9 }))).toBe('it stops at 29.9° off square');
+    expect(setting(tool({ largest: 25 }))).toBe('the tube is larger than it takes');
+    expect(setting(tool({ sizes: [25.4 - SAME.cutter - 0.01] }))).toMatch(/no cutter/);
+    expect(setting(tool({ sizes: [25.4 - SAME.cutter] }))).toMatchObject({ cutter: 25.4 - SAME.cutter });
+    expect(setting(tool({}), { ...cope, paperOnly: true })).toMatch(/several hosts/);
+    expect(setting(tool({ sort: 'saw' }))).toBe('a saw cuts no cope');
+    expect(setting(tool({ sort: 'saw' }), { ...cope, kind: 'plane' })).toMatchObject({ reads: 30 });
+  });
+  it('a worn arbor is part of the gap', () => {
+    expect(setting(tool({ play: 0.2 }))).toMatchObject({ gap: 0.2 });
+  });
+  it('turns a minute by cutting speed: chromoly, 25 m/min, a cutter of 26.5 mm: 300 a minute, 45 mm feed (practice)', () => {
+    const turned = setting(tool({ sizes: [26.5], speeds: [50, 3000] }), { ...cope, diameter: 26.5 });
+    if (typeof turned === 'string') throw new Error(turned);
+    expect(turned.speed!).toBeCloseTo(300, -1);
+    expect(turned.feed!).toBeCloseTo(45, 0);
+    // Within what it has.
+    expect(setting(tool({ sizes: [32], speeds: [400, 900] }))).toMatchObject({ speed: 400 });
+  });
+  it('a bit of the hole’s size, to a hair', () => {
+    const hole: Job = { ...cope, kind: 'hole', diameter: 8, offSquare: 0 };
+    const drill = (size: number) => setting(tool({ sort: 'drill', sizes: [size] }), hole);
+    expect(drill(8 + SAME.bit - 0.01)).toMatchObject({ cutter: 8.14 });
+    expect(drill(8 + SAME.bit + 0.01)).toMatch(/none of that size/);
+    expect(setting(tool({}), hole)).toBe('it makes no holes');
+  });
+});
+
+describe('all work of a build', () => {
+  const base = made('bicycle', 'road');
+  const top = base.frame.members.find(({ name }) => name === 'Top tube')!;
+  const holes: Hole[] = [usualHole('cable', 'c', 500)];
+  const plan = planMade({
+    ...base,
+    frame: {
+      ...base.frame,
+      members: base.frame.members.map((each) => (each.id === top.id ? { ...each, holes } : each)),
+    },
+  });
+  const jobs = jobsOf(plan.frame, plan.cuts, plan.holes);
+  const shop: Shop = {
+    ...NO_SHOP,
+    tools: {
+      n: tool({ name: 'Notcher', sizes: [28.6, 31.8, 35, 36, 38, 40], most: 60 }),
+      s: tool({ name: 'Saw', sort: 'saw', largest: 80 }),
+      p: tool({ name: 'Paper', sort: 'paper', most: 89 }),
+    },
+  };
+  it('is each end and each hole once; everything but a hole without a drill finds a tool', () => {
+    expect(jobs.length).toBe(2 * plan.cuts.length + plan.holes[0]!.bores.length);
+    for (const { job, best } of toolJobs(jobs, shop))
+      expect(best === undefined, job.what).toBe(job.kind === 'hole');
+  });
+  it('a tool that leaves a gap no process closes gives way to paper', () => {
+    const wide: Shop = { ...NO_SHOP, tools: { n: tool({ name: 'Notcher', sizes: [60] }), p: shop.tools.p! } };
+    const [done] = toolJobs([{ ...cope, diameter: 32 }], wide);
+    expect(done!.best!.name).toBe('Paper');
+  });
+  it('by setting: each job once, those together share tool, cutter and reading', () => {
+    const all = toolJobs(jobs, shop);
+    const groups = bySetting(all);
+    expect(
+      groups
+        .flat()
+        .map(({ job }) => job.id)
+        .sort(),
+    ).toEqual(jobs.map(({ id }) => id).sort());
+    expect(groups.length).toBeLessThan(all.length);
+    for (const group of groups)
+      expect(
+        new Set(group.map(({ best }) => `${best?.name} ${best?.cutter} ${best?.reads?.toFixed(1)}`)).size,
+      ).toBe(1);
+  });
+});
