@@ -8,7 +8,7 @@ const FLOORS = [
   ['steering'],
   ['frame'],
   ['joints'],
-  ['bends', 'holes', 'stock', 'tools'],
+  ['bends', 'holes', 'plates', 'stock', 'tools'],
   ['solid'],
   ['mass'],
   ['tipping'],

@@ -65,7 +65,7 @@ export {
 export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame/gauge.js';
 export { outlineOf, type Outline } from './frame/outline.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
-export { onPlate } from './frame/plates.js';
+export { holeRing, onPlate } from './frame/plates.js';
 export { centreLine, EYE, isEndOn, pieceOutline, type Seen } from './solid/silhouette.js';
 export {
   chooseSection,
@@ -266,3 +266,8 @@ export {
   type ToolJob,
   type ToolSetting,
 } from './tools/settings.js';
+export { cornersOfPlate, outlineFrom, type Corner } from './plates/corners.js';
+export { madeAlike, sameTurnedOver } from './plates/findings.js';
+export { foldOf, foldsOf, K_FACTOR, type Fold } from './plates/folds.js';
+export { gussetBetween, gussetPlate, nodeBeside, type Gusset } from './plates/gusset.js';
+export { FLAT_SHAPES, type FlatShape } from './plates/shapes.js';

@@ -84,6 +84,35 @@ export function plateFault(outline: Plate['outline']): PlateFault | undefined {
 
 type Point2 = readonly [number, number];
 
+/** Ends of a slot’s middle line; twice the middle of a round hole. */
+export function middlesOf({ at: [x, y], diameter, slot }: Plate['holes'][number]): readonly [Point2, Point2] {
+  if (!slot)
+    return [
+      [x, y],
+      [x, y],
+    ];
+  const half = Math.max(0, slot.length - diameter) / 2;
+  const angle = (slot.turn * Math.PI) / 180;
+  const [dx, dy] = [half * Math.cos(angle), half * Math.sin(angle)];
+  return [
+    [x - dx, y - dy],
+    [x + dx, y + dy],
+  ];
+}
+
+/** A hole or slot as a ring of corners, anticlockwise; mm. */
+export function holeRing(hole: Plate['holes'][number], corners: number): readonly Point2[] {
+  const [start, end] = middlesOf(hole);
+  const turn = hole.slot ? (hole.slot.turn * Math.PI) / 180 : 0;
+  const radius = hole.diameter / 2;
+  const half = (middle: Point2, from: number): Point2[] =>
+    Array.from({ length: corners / 2 + (hole.slot ? 1 : 0) }, (_, index): Point2 => {
+      const angle = from + (2 * Math.PI * index) / corners;
+      return [middle[0] + radius * Math.cos(angle), middle[1] + radius * Math.sin(angle)];
+    });
+  return [...half(end, turn - Math.PI / 2), ...half(start, turn + Math.PI / 2)];
+}
+
 /** Whether two straights cross within both. Source: signs of the areas of four triangles. */
 function cross2([a, b]: readonly [Point2, Point2], [c, d]: readonly [Point2, Point2]): boolean {
   const turns = ([px, py]: Point2, [qx, qy]: Point2, [rx, ry]: Point2) =>
@@ -103,6 +132,10 @@ function centreOf(outline: Plate['outline']): Point2 {
 function plateMass(plate: Plate): number {
   const density = findMaterial(plate.material)?.density ?? 0;
   const area = Math.abs(polygonArea(plate.outline));
-  const holes = plate.holes.reduce((total, { diameter }) => total + (Math.PI * diameter ** 2) / 4, 0);
+  const holes = plate.holes.reduce(
+    (total, { diameter, slot }) =>
+      total + (Math.PI * diameter ** 2) / 4 + diameter * Math.max(0, (slot?.length ?? 0) - diameter),
+    0,
+  );
   return Math.max(0, area - holes) * plate.thickness * density * 1e-9;
 }

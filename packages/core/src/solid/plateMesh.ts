@@ -1,5 +1,5 @@
 import earcut from 'earcut';
-import { onPlate, type PlacedPlate } from '../frame/plates.js';
+import { holeRing, onPlate, type PlacedPlate } from '../frame/plates.js';
 import { add, along, cross, dot, scale, subtract, turn, unit, type Vector } from '../vector/vector.js';
 import { Builder, type Mesh } from './builder.js';
 
@@ -23,7 +23,7 @@ export function plateMesh(placed: PlacedPlate): Mesh {
   const folds = inOrder(
     plate.bendLines.filter(({ angle, from, to }) => angle !== 0 && apart(from as Flat, to as Flat) > 1),
   );
-  const holes = plate.holes.map(({ at, diameter }) => circle(at as Flat, diameter / 2));
+  const holes = plate.holes.map((hole) => holeRing(hole, HOLE_CORNERS));
   const rings = [plate.outline as readonly Flat[], ...holes].map((ring) => split(ring, folds));
   const flat = rings.flat();
   const starts = rings
@@ -150,12 +150,6 @@ function facing(points: readonly Vector[], anticlockwise: boolean): Vector {
   const size = Math.sqrt(dot(out, out)) || 1;
   return scale(out, (anticlockwise ? 1 : -1) / size);
 }
-
-const circle = (at: Flat, radius: number): readonly Flat[] =>
-  Array.from({ length: HOLE_CORNERS }, (_, index) => {
-    const angle = (index / HOLE_CORNERS) * 2 * Math.PI;
-    return [at[0] + radius * Math.cos(angle), at[1] + radius * Math.sin(angle)] as const;
-  });
 
 const area = (ring: readonly Flat[]): number =>
   ring.reduce((sum, [x, y], index) => {

@@ -1,4 +1,7 @@
 import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
+import { drawingToDxf } from '../dxf.js';
+import { onSheets } from '../patterns/sheets.js';
+import { flatParts, outlineShape, outlinesInARow } from '../steering/outlines.js';
 import { barsCsv } from '../cuts/barsCsv.js';
 import { holeSheets } from '../cuts/holeSheets.js';
 import { toolSheets } from '../cuts/toolSheets.js';
@@ -63,3 +66,41 @@ export const toolSettings = paper({
   refuse: noTubes,
   pages: toolSheets,
 });
+
+const noPlates = ({ plan }: Source): string | undefined =>
+  plan.frame.plates.length > 0 ? undefined : 'No flat parts yet: draw one at the Cuts station.';
+
+/** Plates, gussets, tabs and caps at full size: to stick on card, board or metal. */
+export const flatSheets = paper({
+  id: 'flat-parts',
+  title: 'Flat parts, true size',
+  group: 'cuts',
+  name: () => 'flat-parts',
+  refuse: noPlates,
+  pages: ({ document, plan, revision }) =>
+    onSheets(
+      flatParts(plan).map((outline) => outlineShape(outline, document.units)),
+      {
+        size: document.paper.size,
+        paperThickness: document.paper.thickness,
+        display: document.units,
+        buildName: document.name,
+        revision,
+        printer: document.paper.printer,
+      },
+      'flat parts',
+      'Print without scaling and measure the bars. Try it in card or board first.',
+    ),
+});
+
+export const flatDxf: Output = {
+  id: 'flat-parts-dxf',
+  title: 'Flat parts, DXF',
+  group: 'cuts',
+  formOf: flatSheets.id,
+  mediaType: 'image/vnd.dxf',
+  suffix: 'dxf',
+  name: () => 'flat-parts',
+  refuse: noPlates,
+  make: ({ document, plan }) => drawingToDxf(outlinesInARow(flatParts(plan), document.units)),
+};

@@ -1,5 +1,5 @@
 import { fileStem } from '@larchwood/format';
-import { bars, bendTables, bendTablesText, holes, toolSettings } from './cuts.js';
+import { bars, bendTables, bendTablesText, flatDxf, flatSheets, holes, toolSettings } from './cuts.js';
 import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './fixture.js';
 import { cutList, frameInSpace, frameMesh } from './frame.js';
 import type { Output, OutputOptions, Paper, Source } from './output.js';
@@ -16,6 +16,8 @@ export const OUTPUTS: readonly Output[] = [
   bars,
   holes,
   toolSettings,
+  flatSheets,
+  flatDxf,
   frameInSpace,
   frameMesh,
   settingSheets,

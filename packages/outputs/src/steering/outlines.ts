@@ -1,5 +1,8 @@
 import {
   formatLength,
+  holeRing,
+  madeAlike,
+  sameTurnedOver,
   STEERING_GROUP,
   type LengthDisplay,
   type MadeOutline,
@@ -12,6 +15,7 @@ import { textWidth } from '../text/measure.js';
 const MARGIN = 6;
 const TEXT = 3;
 const CROSS = 3;
+const RING = 48;
 
 /** Every flat part of the steering: what is made by hand, and the arms of the linkage. */
 export function steeringOutlines({ made, frame }: Plan): readonly MadeOutline[] {
@@ -32,6 +36,20 @@ export function steeringOutlines({ made, frame }: Plan): readonly MadeOutline[] 
   ];
 }
 
+/** Every plate of the frame; of those that are made alike one, with their number. */
+export function flatParts({ frame }: Plan): readonly MadeOutline[] {
+  return madeAlike(frame.plates).map(([first, ...others]): MadeOutline => {
+    const { plate } = first!;
+    const marks = [...new Set([first!, ...others].map(({ mark }) => mark))].join(', ');
+    const sides = others.length > 0 && !sameTurnedOver(plate) ? ', right ones turned over' : '';
+    return {
+      ...{ id: plate.id, name: `${marks} ${plate.name}${sides}`, thickness: plate.thickness },
+      ...{ count: others.length + 1, outline: plate.outline, folds: plate.bendLines },
+      holes: plate.holes.map((hole) => ({ ...hole, name: hole.name ?? '' })),
+    };
+  });
+}
+
 /** One flat part true to size: outline, holes with their centres and sizes, and what it is. */
 export function outlineShape(outline: MadeOutline, display: LengthDisplay): Shape {
   const xs = outline.outline.map(([x]) => x);
@@ -42,15 +60,20 @@ export function outlineShape(outline: MadeOutline, display: LengthDisplay): Shap
   const words = [
     `${outline.name}, ${outline.count} off`,
     `${size(outline.thickness)} thick`,
-    ...new Set(outline.holes.map(({ diameter, name }) => `${size(diameter)} hole, ${name}`)),
+    ...new Set(
+      outline.holes.map(({ diameter, name }) => `${size(diameter)} hole${name === '' ? '' : `, ${name}`}`),
+    ),
   ];
   const marks: Mark[] = [
     path('cut', outline.outline.map(at), true),
-    ...outline.holes.flatMap(({ at: hole, diameter }) => {
+    ...(outline.folds ?? []).map(({ from, to }) => path('fold', [at(from), at(to)])),
+    ...outline.holes.flatMap(({ at: hole, diameter, slot }) => {
       const [x, y] = at(hole);
       const reach = diameter / 2 + CROSS;
       return [
-        circle('cut', [x, y], diameter / 2),
+        slot
+          ? path('cut', holeRing({ at: [hole[0], hole[1]], diameter, slot }, RING).map(at), true)
+          : circle('cut', [x, y], diameter / 2),
         path('axis', [
           [x - reach, y],
           [x + reach, y],

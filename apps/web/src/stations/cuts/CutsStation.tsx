@@ -3,6 +3,7 @@ import { useEditor } from '../../editor/editor';
 import { TabBar } from '../../parts/TabBar';
 import { useTab } from '../../parts/useTab';
 import { BendsView } from './bends/BendsView';
+import { FlatView } from './flat/FlatView';
 import { HolesView } from './holes/HolesView';
 import { StockView } from './stock/StockView';
 import { ToolsView } from './tools/ToolsView';
@@ -10,6 +11,7 @@ import { ToolsView } from './tools/ToolsView';
 const TABS = [
   { id: 'bends', tab: 'Bends' },
   { id: 'holes', tab: 'Holes' },
+  { id: 'flat', tab: 'Flat parts' },
   { id: 'tools', tab: 'Tools' },
   { id: 'stock', tab: 'Stock' },
 ] as const;
@@ -28,6 +30,7 @@ export function CutsStation() {
       <Tabs.Content value={shown} className="flex min-h-80 flex-1 max-[900px]:flex-col" tabIndex={-1}>
         {shown === 'bends' && <BendsView plan={plan} />}
         {shown === 'holes' && <HolesView plan={plan} />}
+        {shown === 'flat' && <FlatView plan={plan} />}
         {shown === 'tools' && <ToolsView plan={plan} />}
         {shown === 'stock' && <StockView plan={plan} />}
       </Tabs.Content>

@@ -1,5 +1,5 @@
-import { USUAL_BENDING, without } from '@larchwood/core';
-import type { Bending, BuildDocument, CutsData, Hole } from '@larchwood/format';
+import { outlineFrom, USUAL_BENDING, without } from '@larchwood/core';
+import type { Bending, BuildDocument, CutsData, End, Hole, Node, Plate } from '@larchwood/format';
 
 export const NO_CUTS: CutsData = { bends: {}, bars: [] };
 
@@ -47,3 +47,53 @@ export const changeHole =
         return Object.fromEntries(kept) as unknown as Hole;
       }),
     )(document);
+
+/** One plate with parts of it changed; its outline follows its corners. What is set to nothing is left out. */
+export const changePlate =
+  (id: string, part: { readonly [K in keyof Plate]?: Plate[K] | undefined }) =>
+  (document: BuildDocument): BuildDocument => ({
+    ...document,
+    frame: {
+      ...document.frame,
+      plates: document.frame.plates.map((plate) => {
+        if (plate.id !== id) return plate;
+        const kept = Object.entries({ ...plate, ...part }).filter(([, value]) => value !== undefined);
+        const next = Object.fromEntries(kept) as unknown as Plate;
+        return part.corners ? { ...next, outline: outlineFrom(part.corners) } : next;
+      }),
+    },
+  });
+
+/** A new plate, with nodes of its own where it needs them. */
+export const addPlate =
+  (plate: Plate, nodes: readonly Node[] = []) =>
+  (document: BuildDocument): BuildDocument => ({
+    ...document,
+    frame: {
+      ...document.frame,
+      nodes: [...document.frame.nodes, ...nodes],
+      plates: [...document.frame.plates, plate],
+    },
+  });
+
+/** Without a plate; what ended on it is left with a square end. */
+export const removePlate =
+  (id: string) =>
+  (document: BuildDocument): BuildDocument => ({
+    ...document,
+    frame: {
+      ...document.frame,
+      plates: document.frame.plates.filter((plate) => plate.id !== id),
+      members: document.frame.members.map((member) => {
+        const [start, end] = (['start', 'end'] as const).map((name): End => {
+          const before = member.ends[name];
+          return before.cut === 'plate' && before.plate === id
+            ? { cut: 'plain', setback: 0, allowance: before.allowance }
+            : before;
+        }) as [End, End];
+        return start === member.ends.start && end === member.ends.end
+          ? member
+          : { ...member, ends: { start, end } };
+      }),
+    },
+  });

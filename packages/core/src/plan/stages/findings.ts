@@ -1,4 +1,5 @@
 import { bendFindings } from '../../bends/findings.js';
+import { flatFindings } from '../../plates/findings.js';
 import { clearanceFindings } from '../../clearance/sweep.js';
 import type { Finding } from '../../findings/finding.js';
 import { jointFindings } from '../../joints/findings.js';
@@ -62,6 +63,7 @@ export const findings = stage(
     ...jointFindings(made.cuts.cuts, made.frame, made.interferences, document),
     ...bendFindings(made.bends),
     ...made.holes.flatMap(({ findings: of }) => of),
+    ...flatFindings(made.frame.plates),
     ...made.fixture.findings,
   ],
 );

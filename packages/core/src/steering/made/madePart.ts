@@ -39,6 +39,11 @@ export interface MadeOutline {
     readonly at: readonly [number, number];
     readonly diameter: number;
     readonly name: string;
+    readonly slot?: { readonly length: number; readonly turn: number };
+  }[];
+  readonly folds?: readonly {
+    readonly from: readonly [number, number];
+    readonly to: readonly [number, number];
   }[];
 }
 export interface MadeResult {

@@ -1,0 +1,148 @@
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import {
+  madeAlike,
+  nextPiece,
+  pairMark,
+  sameTurnedOver,
+  STEERING_GROUP,
+  type PlacedPlate,
+  type Plan,
+} from '@larchwood/core';
+import type { Plate } from '@larchwood/format';
+import { useEditor } from '../../../editor/editor';
+import { OutputButton } from '../../../files/OutputButton';
+import { Findings } from '../../../ledger/Findings';
+import { Panel } from '../../../ledger/Panel';
+import { Length, Mass } from '../../../parts/Figure';
+import { addPlate } from '../changes';
+import { CornerTable } from './CornerTable';
+import { PlatePanel } from './PlatePanel';
+import { PlatePicture } from './PlatePicture';
+import { ShapeForm } from './ShapeForm';
+
+/** Plates, gussets, tabs and caps: drawn by numbers and corners, checked, and printed at full size. */
+export function FlatView({ plan }: { readonly plan: Plan }) {
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
+  const [id, setId] = useState<string>();
+  const placed = plan.frame.plates.filter(({ side }) => side !== 'right');
+  const chosen = placed.find(({ plate }) => plate.id === id) ?? placed[0];
+  const alike = madeAlike(plan.frame.plates);
+  const made = chosen?.plate.group === STEERING_GROUP;
+  const add = (
+    drawn: Partial<Plate> & Pick<Plate, 'outline' | 'holes' | 'name'>,
+    nodes: Parameters<typeof addPlate>[1] = [],
+  ) => {
+    const fresh = `plate-${nanoid(6)}`;
+    const plate: Plate = {
+      ...{ id: fresh, piece: nextPiece(document), thickness: 4, material: 'mild-steel', mirrored: false },
+      ...{ plane: 'side', tilt: 0, turn: 0, bendLines: [], node: document.frame.nodes[0]?.id ?? '' },
+      ...drawn,
+    };
+    const result = edit('plates', addPlate(plate, nodes));
+    settle();
+    if (result.ok) setId(fresh);
+    return result;
+  };
+  return (
+    <>
+      <div
+        className="flex min-h-0 min-w-0 flex-1 flex-col overflow-auto bg-sheet"
+        tabIndex={0}
+        role="group"
+        aria-label="Flat parts"
+      >
+        <div className="flex min-h-11 flex-wrap items-center gap-3 border-b border-rule px-4 py-1">
+          <OutputButton id="flat-parts" plan={plan} />
+          <OutputButton id="flat-parts-dxf" plan={plan} />
+        </div>
+        {placed.length > 0 && (
+          <table className="w-full border-collapse text-[13.5px]">
+            <caption className="sr-only">Flat parts</caption>
+            <thead>
+              <tr className="caption border-b-2 border-ink text-right align-bottom [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal">
+                <th className="!pl-4 text-left">Piece</th>
+                <th className="text-left">Turned over</th>
+                <th className="text-left">Trial</th>
+                <th>Holes</th>
+                <th>Thick</th>
+                <th className="!pr-4">Each</th>
+              </tr>
+            </thead>
+            <tbody>
+              {placed.map((each) => (
+                <PlateRow
+                  key={each.id}
+                  each={each}
+                  count={alike.find((group) => group.some(({ id: one }) => one === each.id))?.length ?? 1}
+                  lit={each === chosen}
+                  onChoose={() => setId(each.plate.id)}
+                />
+              ))}
+            </tbody>
+          </table>
+        )}
+        {chosen && (
+          <>
+            <PlatePicture plate={chosen.plate} />
+            {!made && <CornerTable plate={chosen.plate} />}
+          </>
+        )}
+        {placed.length === 0 && (
+          <p className="px-4 py-6">
+            No flat parts yet: draw one from a shape beside, and change its corners here.
+          </p>
+        )}
+      </div>
+      <Panel title={chosen ? chosen.plate.name : 'Flat parts'} aside={chosen && pairMark(chosen.mark)}>
+        {chosen && (
+          <Findings
+            findings={plan.findings.filter(
+              ({ where }) => where.station === 'cuts' && where.ref === chosen.plate.id,
+            )}
+          />
+        )}
+        {chosen && (
+          <PlatePanel key={chosen.plate.id} placed={chosen} made={made} onRemoved={() => setId(undefined)} />
+        )}
+        <ShapeForm plan={plan} onDraw={add} />
+      </Panel>
+    </>
+  );
+}
+
+interface RowProps {
+  readonly each: PlacedPlate;
+  readonly count: number;
+  readonly lit: boolean;
+  readonly onChoose: () => void;
+}
+
+function PlateRow({ each: { plate, mark, mass }, count, lit, onChoose }: RowProps) {
+  const { document } = useEditor('document');
+  return (
+    <tr
+      className={`cursor-pointer border-b border-rule text-right [&>td]:px-2 [&>td]:py-1 ${lit ? 'bg-larch-wash' : 'hover:bg-paper'}`}
+      onClick={onChoose}
+    >
+      <td className="!pl-4 text-left whitespace-nowrap">
+        <button type="button" aria-pressed={lit} onClick={onChoose} className="text-left">
+          <span className="figure inline-block w-16 font-bold">{pairMark(mark)}</span>
+          <b>{plate.name}</b>
+          {count > 1 && <span className="text-quiet">, {count} alike</span>}
+        </button>
+      </td>
+      <td className="text-left">{sameTurnedOver(plate) ? 'the same' : 'has a left and a right'}</td>
+      <td className="text-left">{TRIAL[plate.trial?.state ?? 'none']}</td>
+      <td className="figure">{plate.holes.length}</td>
+      <td>
+        <Length mm={plate.thickness} display={document.units} digits={2} unit={false} />
+      </td>
+      <td className="!pr-4">
+        <Mass kg={mass} display={document.units} digits={2} />
+      </td>
+    </tr>
+  );
+}
+
+const TRIAL = { none: 'not tried', card: 'in card', fits: 'fits' } as const;

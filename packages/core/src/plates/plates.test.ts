@@ -1,0 +1,189 @@
+import fc from 'fast-check';
+import { polygonArea } from 'd3-polygon';
+import { describe, expect, it } from 'vitest';
+import type { BuildDocument, Plate } from '@larchwood/format';
+import { made, planMade } from '../../../../testing/made.js';
+import { onPlate, plateFault } from '../frame/plates.js';
+import { plateMesh } from '../solid/plateMesh.js';
+import { meshVolume } from '../solid/builder.js';
+import { cross, length, squareTo, subtract } from '../vector/vector.js';
+import { outlineFrom, type Corner } from './corners.js';
+import { holeOver, madeAlike, sameTurnedOver } from './findings.js';
+import { foldOf, K_FACTOR } from './folds.js';
+import { gussetBetween, gussetPlate, nodeBeside } from './gusset.js';
+import { FLAT_SHAPES } from './shapes.js';
+
+const square = (size: number, cut: Corner['cut'], by: number): Corner[] =>
+  [
+    [0, 0],
+    [size, 0],
+    [size, size],
+    [0, size],
+  ].map(([x, y]) => ({ at: [x!, y!], cut, size: by }));
+const area = (corners: readonly Corner[]) => Math.abs(polygonArea(outlineFrom(corners)));
+
+describe('corners', () => {
+  it('a square of 100: sharp, chamfered by 10, rounded by 10, and a circle where the radius is half of it', () => {
+    expect(area(square(100, 'sharp', 0))).toBeCloseTo(10000, 6);
+    expect(area(square(100, 'chamfer', 10))).toBeCloseTo(10000 - 4 * 50, 6);
+    // Chords lie inside of their arc, by no more than 0.05 mm.
+    expect(area(square(100, 'round', 10))).toBeLessThan(10000 - (4 - Math.PI) * 100);
+    expect(area(square(100, 'round', 10))).toBeGreaterThan(10000 - (4 - Math.PI) * 100 - 4 * 16 * 0.05);
+    expect(Math.abs(area(square(100, 'round', 50)) - Math.PI * 2500)).toBeLessThan(Math.PI * 100 * 0.06);
+  });
+  it('one that has no room is made as large as it fits, and nothing crosses', () => {
+    const corner = fc.tuple(
+      fc.integer({ min: 10, max: 90 }),
+      fc.constantFrom('sharp' as const, 'round' as const, 'chamfer' as const),
+      fc.integer({ min: 0, max: 500 }),
+    );
+    fc.assert(
+      fc.property(fc.array(corner, { minLength: 3, maxLength: 10 }), (list) => {
+        const corners = list.map(([reach, cut, size], index): Corner => {
+          const angle = (2 * Math.PI * index) / list.length;
+          return { at: [reach * Math.cos(angle), reach * Math.sin(angle)], cut, size };
+        });
+        expect(plateFault(outlineFrom(corners))).toBeUndefined();
+      }),
+    );
+  });
+});
+
+it('a fold of 90 degrees in 3 mm sheet on a radius of 3: allowance 6.786, deduction 5.214 mm (formula, K 0.44, by hand)', () => {
+  const { allowance, deduction } = foldOf(3, 90, 3, K_FACTOR);
+  expect(allowance).toBeCloseTo((Math.PI / 2) * (3 + 0.44 * 3), 9);
+  expect(allowance).toBeCloseTo(6.786, 3);
+  expect(deduction).toBeCloseTo(12 - 6.786, 3);
+});
+
+describe('shapes that are drawn from sizes', () => {
+  it.each(FLAT_SHAPES.map((shape) => [shape.id, shape] as const))(
+    '%s has an outline, its holes lie within, and it says a fault',
+    (_, shape) => {
+      const sizes = Object.fromEntries(shape.sizes.map(({ id, start }) => [id, start]));
+      const { corners, holes } = shape.draw(sizes);
+      const outline = outlineFrom(corners);
+      expect(plateFault(outline)).toBeUndefined();
+      for (const hole of holes) expect(holeOver({ outline }, hole)).toBeLessThan(-1);
+    },
+  );
+  it('a mounting plate and a flange are the same turned over, a bracket too; one hole out of its place and they are not', () => {
+    for (const id of ['mount', 'flange', 'bracket']) {
+      const shape = FLAT_SHAPES.find((each) => each.id === id)!;
+      const { corners, holes } = shape.draw(
+        Object.fromEntries(shape.sizes.map((size) => [size.id, size.start])),
+      );
+      const plate = { outline: outlineFrom(corners), holes, bendLines: [] };
+      expect(sameTurnedOver(plate), id).toBe(true);
+      const [first, ...rest] = holes;
+      const moved = { ...first!, at: [first!.at[0] + 3, first!.at[1] + 2] as [number, number] };
+      expect(sameTurnedOver({ ...plate, holes: [moved, ...rest] }), id).toBe(false);
+    }
+  });
+});
+
+describe('holes of plates, just inside and just outside', () => {
+  const base = made('kart', 'kart');
+  const [plate] = base.frame.plates;
+  const told = (holes: Plate['holes'], more: Partial<Plate> = {}) => {
+    const outline: [number, number][] = [
+      [0, 0],
+      [100, 0],
+      [100, 60],
+      [0, 60],
+    ];
+    const document: BuildDocument = {
+      ...base,
+      frame: { ...base.frame, plates: [{ ...plate!, outline, holes, bendLines: [], ...more }] },
+    };
+    const plan = planMade(document);
+    return {
+      plan,
+      codes: plan.findings.filter(({ where }) => where.station === 'cuts').map(({ code }) => code),
+    };
+  };
+  it('over the edge, round and as a slot', () => {
+    expect(told([{ at: [20, 30], diameter: 39.9 }]).codes).toEqual([]);
+    expect(told([{ at: [20, 30], diameter: 40.1 }]).codes).toEqual(['plate-hole-over-edge']);
+    const slot = (length: number) => told([{ at: [50, 30], diameter: 10, slot: { length, turn: 0 } }]).codes;
+    expect(slot(99.9)).toEqual([]);
+    expect(slot(100.1)).toEqual(['plate-hole-over-edge']);
+    expect(told([{ at: [50, 30], diameter: 10, slot: { length: 70, turn: 90 } }]).codes).toEqual([
+      'plate-hole-over-edge',
+    ]);
+  });
+  it('across a fold', () => {
+    const fold = [{ from: [50, 0], to: [50, 60], angle: 90, radius: 3 }] as Plate['bendLines'];
+    const near = (x: number) =>
+      told([{ at: [x, 30], diameter: 10 }], { bendLines: fold, thickness: 2 }).codes;
+    expect(near(50 - 5 - 3 - 2 - 0.1)).toEqual([]);
+    expect(near(50 - 5 - 3 - 2 + 0.1)).toEqual(['fold-crosses-hole']);
+  });
+  it('a slot weighs less by its area, and the solid has it', () => {
+    const [without, withSlot] = [
+      [],
+      [{ at: [50, 30] as [number, number], diameter: 10, slot: { length: 40, turn: 30 } }],
+    ].map((holes) => told(holes).plan.frame.plates.find(({ side }) => side !== 'right')!);
+    const area = (Math.PI * 100) / 4 + 10 * 30;
+    const gone = area * plate!.thickness;
+    expect((without!.mass - withSlot!.mass) / without!.mass).toBeCloseTo(area / 6000, 9);
+    const solid = meshVolume(plateMesh(without!)) - meshVolume(plateMesh(withSlot!));
+    expect(Math.abs(solid / gone - 1)).toBeLessThan(0.005);
+  });
+  it('those made alike are found, by everything that is cut', () => {
+    const { plan } = told([]);
+    const all = plan.frame.plates;
+    expect(madeAlike(all).flat().length).toBe(all.length);
+    const [first] = all;
+    const other = { ...first!, plate: { ...first!.plate, thickness: 99 } };
+    expect(madeAlike([first!, first!, other]).map((group) => group.length)).toEqual([2, 1]);
+  });
+});
+
+describe('a gusset', () => {
+  const base = made('buggy', 'buggy');
+  const plan = planMade(base);
+  const pairs = plan.frame.pieces.flatMap((a, index) =>
+    plan.frame.pieces.slice(index + 1).flatMap((b) => {
+      const shared = a.member.nodes.some((node) => b.member.nodes.includes(node)) && a.side === b.side;
+      const found = shared ? gussetBetween(plan.frame, a, b, 60) : undefined;
+      return found ? [{ a, b, found }] : [];
+    }),
+  );
+  it('lies in the plane of its two tubes, its edges on their outsides', () => {
+    expect(pairs.length).toBeGreaterThan(3);
+    for (const { a, b, found } of pairs.filter(({ a: one }) => one.side !== 'right')) {
+      const node = nodeBeside('corner', found.node, found.offset);
+      const plate = gussetPlate(found, 'gusset', 999, false);
+      const placed = planMade({
+        ...base,
+        frame: { ...base.frame, nodes: [...base.frame.nodes, node], plates: [{ ...plate, node: 'corner' }] },
+      }).frame.plates[0]!;
+      const off = (piece: typeof a, index: number) =>
+        length(
+          squareTo(subtract(onPlate(placed, placed.plate.outline[index]!), piece.start), piece.direction),
+        );
+      const half = (piece: typeof a) => (piece.section.shape === 'round' ? piece.section.diameter / 2 : 0);
+      if (a.path.arcs.length > 0 || b.path.arcs.length > 0) continue;
+      expect(off(a, 0)).toBeCloseTo(half(a), 1);
+      expect(off(a, 1)).toBeCloseTo(half(a), 1);
+      expect(off(b, 4)).toBeCloseTo(half(b), 1);
+      expect(
+        length(cross(placed.normal, cross(a.direction, b.direction))) /
+          length(cross(a.direction, b.direction)),
+      ).toBeLessThan(0.01);
+    }
+  });
+  it('tubes that do not meet have none', () => {
+    const [first] = plan.frame.pieces;
+    const far = plan.frame.pieces.find(
+      (each) =>
+        Math.min(
+          ...[each.start, each.end].flatMap((p) =>
+            [first!.start, first!.end].map((q) => length(subtract(p, q))),
+          ),
+        ) > 800,
+    )!;
+    expect(gussetBetween(plan.frame, first!, far, 60)).toBeUndefined();
+  });
+});
