@@ -2,6 +2,8 @@ import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-quer
 import { nanoid } from 'nanoid';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
+import { useStore } from 'zustand';
+import { createStore } from 'zustand/vanilla';
 import { failure, success, without, type Result } from '@larchwood/core';
 import { NO_SHOP, shopFaults, type Shop, type ShopItems, type ShopList } from '@larchwood/format';
 import { shopApi } from '../api/shop';
@@ -10,7 +12,16 @@ const KEY = ['shop'];
 /** What is typed is sent when the typing rests so long, ms. */
 const REST = 400;
 
-/** Items that were changed here and are not sent yet, with the time at which they are. */
+/** An item as it was changed here, until the server has it; none where it was taken off. */
+interface Changed {
+  readonly list: ShopList;
+  readonly id: string;
+  readonly item: ShopItems[ShopList] | undefined;
+}
+/** Shown at once, before the list is fetched again. */
+const changed = createStore<ReadonlyMap<string, Changed>>(() => new Map());
+
+/** Items that are not sent yet, with the time at which they are. */
 const waiting = new Map<string, { readonly send: () => Promise<void>; readonly timer: number }>();
 const sendAll = () => {
   for (const [key, { send, timer }] of waiting) {
@@ -21,6 +32,11 @@ const sendAll = () => {
 };
 // A page that is left sends what it has.
 globalThis.addEventListener?.('pagehide', sendAll);
+
+const withChange = (shop: Shop, { list, id, item }: Changed): Shop => ({
+  ...shop,
+  [list]: item ? { ...shop[list], [id]: item } : without(shop[list] as Record<string, unknown>, id),
+});
 
 export interface ShopHand {
   /** The workshop’s lists; empty ones until they are fetched. */
@@ -42,45 +58,58 @@ export interface ShopHand {
 export function useShop(): ShopHand {
   const queries = useQueryClient();
   const { data, error, isPending } = useQuery({ queryKey: KEY, queryFn: shopApi.all, staleTime: 30_000 });
+  const mine = useStore(changed);
   const hand = useMemo(() => handOn(queries), [queries]);
-  return { shop: data ?? NO_SHOP, missing: error?.message, pending: isPending, ...hand };
+  const shop = useMemo(() => [...mine.values()].reduce(withChange, data ?? NO_SHOP), [mine, data]);
+  return { shop, missing: error?.message, pending: isPending, ...hand };
 }
 
 function handOn(queries: QueryClient): Pick<ShopHand, 'keep' | 'add' | 'drop' | 'remove'> {
-  const show = (change: (shop: Shop) => Shop) =>
-    queries.setQueryData<Shop>(KEY, (before) => change(before ?? NO_SHOP));
-  const tell = (error: Error) => {
-    toast(`The workshop’s list was not changed: ${error.message}`);
-    void queries.invalidateQueries({ queryKey: KEY });
+  /** Shows a change, and sends it after a while; what the server has then is shown as its own. */
+  const change = (next: Changed, after: number, request: () => Promise<unknown>) => {
+    const key = `${next.list}/${next.id}`;
+    changed.setState((before) => new Map(before).set(key, next), true);
+    clearTimeout(waiting.get(key)?.timer);
+    const settled = () =>
+      changed.setState(
+        (before) =>
+          before.get(key) === next ? new Map([...before].filter(([each]) => each !== key)) : before,
+        true,
+      );
+    const send = () =>
+      request().then(
+        async () => {
+          await queries.cancelQueries({ queryKey: KEY });
+          queries.setQueryData<Shop>(KEY, (before) => before && withChange(before, next));
+          settled();
+        },
+        (error: Error) => {
+          toast(`The workshop’s list was not changed: ${error.message}`);
+          settled();
+          void queries.invalidateQueries({ queryKey: KEY });
+        },
+      );
+    const timer = window.setTimeout(() => {
+      waiting.delete(key);
+      void send();
+    }, after);
+    waiting.set(key, { send, timer });
   };
   const keep = <L extends ShopList>(list: L, id: string, item: ShopItems[L]): Result<true> => {
     const [wrong] = shopFaults(list, item);
     if (wrong) return failure(wrong.message);
-    void queries.cancelQueries({ queryKey: KEY });
-    show((shop) => ({ ...shop, [list]: { ...shop[list], [id]: item } }));
-    const key = `${list}/${id}`;
-    clearTimeout(waiting.get(key)?.timer);
-    const send = () => shopApi.save(list, id, item).then(() => undefined, tell);
-    const timer = window.setTimeout(() => {
-      waiting.delete(key);
-      void send();
-    }, REST);
-    waiting.set(key, { send, timer });
+    change({ list, id, item }, REST, () => shopApi.save(list, id, item));
     return success(true);
   };
-  const drop = (list: ShopList, id: string): void => {
-    const key = `${list}/${id}`;
-    clearTimeout(waiting.get(key)?.timer);
-    waiting.delete(key);
-    show((shop) => ({ ...shop, [list]: without(shop[list] as Record<string, unknown>, id) }));
-    shopApi.remove(list, id).catch(tell);
-  };
+  const drop = (list: ShopList, id: string): void =>
+    change({ list, id, item: undefined }, 0, () => shopApi.remove(list, id));
   return {
     keep,
     add: (list, item) => keep(list, nanoid(10), item),
     drop,
     remove: (list, id, name) => {
-      const before = queries.getQueryData<Shop>(KEY)?.[list][id];
+      const before =
+        changed.getState().get(`${list}/${id}`)?.item ?? queries.getQueryData<Shop>(KEY)?.[list][id];
       drop(list, id);
       toast(`${name} is off the list.`, {
         duration: 12_000,

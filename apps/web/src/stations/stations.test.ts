@@ -17,7 +17,7 @@ describe('stations', () => {
     expect(new Set(ids).size).toBe(ids.length);
     const order = STATIONS.map(({ group }) => GROUPS.indexOf(group));
     expect(order).toEqual([...order].sort((a, b) => a - b));
-    for (const station of ['stance', 'seat', 'steering', 'tubes', 'joints', 'patterns', 'fixture'])
+    for (const station of ['stance', 'seat', 'steering', 'tubes', 'joints', 'cuts', 'patterns', 'fixture'])
       expect(ids).toContain(station);
   });
   it('a new one is an entry: its state, its findings and its route come with it', async () => {
@@ -45,7 +45,7 @@ describe('stations', () => {
     expect(stations.map(({ id, is }) => [id, is])).toEqual([
       ['brief', 'settled'],
       ['stance', 'findings'],
-      ...['seat', 'steering', 'tubes', 'joints', 'patterns', 'fixture'].map((id) => [id, 'none']),
+      ...['seat', 'steering', 'tubes', 'joints', 'cuts', 'patterns', 'fixture'].map((id) => [id, 'none']),
     ]);
     expect(next).toEqual({ station: 'stance', words: 'Stance: has no shape yet' });
   });

@@ -47,7 +47,7 @@ export function CornerTable({ plate }: { readonly plate: Plate }) {
     'caption border-b border-ink text-right align-bottom [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal';
   const row = 'border-b border-rule text-right [&>td]:px-2';
   return (
-    <div className="grid grid-cols-2 gap-x-4 max-[1100px]:grid-cols-1">
+    <div className="flex flex-col gap-3 pb-4">
       <table className="h-fit w-full border-collapse text-[13.5px]">
         <caption className="caption px-4 pt-2 text-left">Corners, in order round it</caption>
         <thead>

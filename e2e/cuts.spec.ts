@@ -1,0 +1,213 @@
+import { expect, test, type Page } from '@playwright/test';
+import { choose, contentOf, expectAccessible, newBrief, saved, station, tab } from './helpers.js';
+
+const table = (page: Page, name: string) => page.getByRole('table', { name });
+
+test('a trial bend changes the next setting; left out it does not; what cannot be is said', async ({
+  page,
+}) => {
+  await newBrief(page, 'Bent twice', { kind: 'Motorcycle' });
+  await station(page, 'Cuts');
+  await page.getByRole('button', { name: /Down tube/ }).click();
+  const rows = table(page, 'Bends in the order they are made').getByRole('row');
+  const set = () => rows.nth(1).getByRole('cell').nth(7).innerText();
+  await expect(rows.nth(1)).toContainText('28.6 on 110');
+  const before = parseFloat(await set());
+  const log = async (asked: string, got: string) => {
+    await page.getByLabel('Trial bend: set, degrees').fill(asked);
+    await page.getByLabel('Trial bend: came out, degrees').fill(got);
+    await page.getByRole('button', { name: 'Log it' }).click();
+  };
+  await log('60', 'most of it');
+  await expect(page.getByRole('alert')).toContainText('in degrees');
+  await log('60', '70');
+  await expect(page.getByRole('alert')).toContainText('swap the two');
+  // 5 degrees sprang back where 2 were allowed for.
+  await log('60', '55');
+  await expect.poll(async () => parseFloat(await set())).toBeCloseTo(before + 3, 5);
+  await expect(page.getByText('From one bend only')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'left out' }).check();
+  await expect.poll(async () => parseFloat(await set())).toBe(before);
+  await page.getByRole('checkbox', { name: 'left out' }).uncheck();
+  await expect.poll(async () => parseFloat(await set())).toBeCloseTo(before + 3, 5);
+  // Another build of the workshop has learned it, too; on paper as on the screen.
+  await newBrief(page, 'Bent later', { kind: 'Motorcycle' });
+  await station(page, 'Cuts');
+  await page.getByRole('button', { name: /Down tube/ }).click();
+  await expect.poll(async () => parseFloat(await set())).toBeCloseTo(before + 3, 5);
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Bend tables' }).click(),
+  ]);
+  expect((await contentOf(pdf)).subarray(0, 5).toString()).toBe('%PDF-');
+  // Marks from the other end, undone with one key.
+  const mark = () => rows.nth(1).getByRole('cell').nth(1).innerText();
+  const first = await mark();
+  await choose(page, 'Marks from its', 'end');
+  await expect.poll(mark).not.toBe(first);
+  await page.keyboard.press('Control+z');
+  await expect.poll(mark).toBe(first);
+});
+
+test('a kart’s two rails get their holes and marks, in fractions, and an axle that does not go in is told', async ({
+  page,
+}) => {
+  await newBrief(page, 'Drilled rails', { kind: 'Kart', set: 'Ladder', units: 'Inches, fractions' });
+  await station(page, 'Cuts');
+  await tab(page, 'Holes');
+  await choose(page, 'Piece', /Rail/);
+  await choose(page, 'Add a hole', 'bearing and its bolts');
+  await choose(page, 'On the face that looks', 'outside');
+  const marks = table(page, 'Holes, where each is marked').getByRole('row');
+  await expect(marks).toHaveCount(7);
+  await expect(marks.nth(1)).toContainText(/outside.*2.*3.*⁄.*8/);
+  await expect(marks.nth(2)).toContainText(/inside, far wall.*1.*1.*⁄.*2/);
+  await expect(page.getByText(/Clamp both of .* together/)).toBeVisible();
+  const at = page.getByLabel('At, in', { exact: true });
+  await at.fill('12 1/4');
+  await page.keyboard.press('Enter');
+  await expect(marks.nth(1)).toContainText(/12.*1.*⁄.*4/);
+  await at.fill('by the seat');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(at).toHaveValue('by the seat');
+  await at.fill('1/2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/bearing runs out over the end/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/bearing runs out over the end/)).toHaveCount(0);
+  await choose(page, 'Add a hole', 'axle slot');
+  await page.getByLabel('Axle, or across its flats, in').fill('1/2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/the axle does not enter/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(marks).toHaveCount(9);
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Holes to mark' }).click(),
+  ]);
+  expect((await contentOf(pdf)).length).toBeGreaterThan(5000);
+});
+
+test('a buggy’s tubes are bought, nested and cut, and the rack holds what is left', async ({ page }) => {
+  await newBrief(page, 'Cut from bars', { kind: 'Off-road kart or buggy' });
+  await station(page, 'Cuts');
+  await tab(page, 'Stock');
+  const hoop = page.getByRole('region', { name: '44.5 × 2.4', exact: true });
+  await hoop.getByRole('button', { name: /44.5/ }).click();
+  await page.getByRole('button', { name: 'Look for the best' }).click();
+  await expect(hoop).toContainText('proven: none is better', { timeout: 30_000 });
+  await expect(page.getByRole('button', { name: 'Look for the best' })).toBeVisible({ timeout: 30_000 });
+  const panel = page.getByRole('complementary');
+  await expect(panel).toContainText('Together');
+  const offcuts = panel.getByLabel(/^Off-cut \d+, mm/);
+  const there = await offcuts.count();
+  await hoop.getByRole('button', { name: 'Mark cut' }).click();
+  const done = page.getByRole('region', { name: 'Bars that are cut' });
+  await expect(done).toContainText('44.5 × 2.4');
+  await saved(page);
+  // The section has nothing left to cut; what is left lies on the rack for the next build.
+  await expect(hoop).toHaveCount(0);
+  const rack = async () =>
+    Object.values(
+      (
+        (await (await page.request.get('/api/shop')).json()) as {
+          rack: Record<string, { note: string; section: string }>;
+        }
+      ).rack,
+    ).filter(({ note, section }) => note === 'Cut from bars' && section === 'round-44.5x2.4').length;
+  await expect.poll(rack).toBe(1);
+  await done.getByRole('button', { name: 'Not cut after all' }).click();
+  await expect(hoop).toBeVisible();
+  await expect.poll(rack).toBe(0);
+  await hoop.getByRole('button', { name: /44.5/ }).click();
+  await expect(offcuts).toHaveCount(there);
+  // A stock length that holds no piece of it: told in words.
+  await panel.getByRole('button', { name: 'Take out stock length 1' }).click();
+  await expect(panel).toContainText('No stock length for 44.5 × 2.4');
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(panel).not.toContainText('No stock length for 44.5 × 2.4');
+});
+
+test('a flat part is drawn, rounded, drilled and goes out; a gusset fits its two tubes', async ({ page }) => {
+  await newBrief(page, 'Flat work', { kind: 'Bicycle', set: 'Road' });
+  await station(page, 'Cuts');
+  await tab(page, 'Flat parts');
+  await choose(page, 'Shape', 'Mounting plate');
+  await page.getByLabel('Wide, mm', { exact: true }).fill('120');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Bolts apart, across, mm').fill('90');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Draw it' }).click();
+  const list = table(page, 'Flat parts').getByRole('row');
+  await expect(list.last()).toContainText(/Mounting plate.*the same.*4/);
+  await choose(page, 'Corner a, cut', 'chamfer');
+  await expect(list.last()).toContainText('has a left and a right');
+  await page.getByLabel('Hole 1, along, mm').fill('-59');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('hole 1 runs out over the edge')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('hole 1 runs out over the edge')).toHaveCount(0);
+  await page.getByLabel('Hole 2, wide, mm').fill('as wide as it goes');
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('Hole 2, wide, mm')).toHaveValue('as wide as it goes');
+  await choose(page, 'Gusset from', /Down tube/);
+  await page.getByRole('button', { name: 'Draw the gusset' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Choose two tubes' })).toBeVisible();
+  await choose(page, 'Gusset to', /Seat tube/);
+  await page.getByRole('button', { name: 'Draw the gusset' }).click();
+  await expect(list.last()).toContainText('Gusset');
+  await choose(page, 'State of the trial', 'cut in card');
+  await page.getByLabel('What the trial found').fill('2 mm short at the seat tube');
+  await saved(page);
+  const [dxf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Flat parts, DXF' }).click(),
+  ]);
+  expect((await contentOf(dxf)).toString('utf8')).toContain('Gusset');
+});
+
+test('each end gets its tool and setting; a notcher that stops short gives way, and says why', async ({
+  page,
+}) => {
+  await newBrief(page, 'Set on tools', { kind: 'Bicycle', set: 'Road' });
+  await station(page, 'Cuts');
+  await tab(page, 'Tools');
+  const rows = table(page, 'What is set on which tool').getByRole('row');
+  const down = rows.filter({ hasText: 'start, to 6L' }).first();
+  await expect(down).toContainText('Hole-saw notcher');
+  await down.getByRole('button').click();
+  const panel = page.getByRole('complementary');
+  await expect(panel).toContainText(/Mill:/);
+  await panel.getByRole('button', { name: /^Hole-saw notcher/ }).click();
+  const most = page.getByLabel('Farthest off square, degrees');
+  await most.fill('5');
+  await page.keyboard.press('Enter');
+  await expect(down).not.toContainText('Hole-saw notcher');
+  await expect(panel).toContainText('it stops at 5° off square');
+  await most.fill('95');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('Must lie between');
+  await most.fill('50');
+  await page.keyboard.press('Enter');
+  await expect(down).toContainText('Hole-saw notcher');
+  await choose(page, 'Order', 'setting by setting');
+  await expect(rows.nth(1)).toBeVisible();
+});
+
+test('every view of the cuts is accessible in both themes', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Orchard ladder', exact: true }).click();
+  await station(page, 'Cuts');
+  for (const view of ['Holes', 'Flat parts', 'Tools', 'Stock']) {
+    await tab(page, view);
+    await expectAccessible(page, view);
+  }
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Alder Wood buggy', exact: true }).click();
+  await station(page, 'Cuts');
+  await page.getByRole('button', { name: /Main hoop/ }).click();
+  await expectAccessible(page, 'Bends');
+});
