@@ -2,10 +2,11 @@ import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { fixtureDetails, planBuild, planText, readDocumentText } from '@larchwood/core';
+import { NO_SHOP, readShopText, type Shop } from '@larchwood/format';
 import { packOf, type Source } from '@larchwood/outputs';
 import { paperFonts } from './fonts.js';
 
-const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR]';
+const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR] [--shop FILE.json]';
 
 /** A file holds no revisions: its paper says where it came from. */
 const FROM_FILE = 'from a file';
@@ -16,12 +17,12 @@ export class Refused extends Error {}
 /**
  * Plans a build's file, and writes its files where a folder is given.
  *
- * @param args file, and `--out` with a folder
+ * @param args file, `--out` with a folder, and `--shop` with the lists of a workshop, as its zip holds them
  * @returns the plan as text, as planText writes it
  * @throws Refused where the arguments, the file or the vehicle are at fault
  */
 export async function planFile(args: string[]): Promise<string> {
-  const { file, out } = argumentsOf(args);
+  const { file, out, shop: lists } = argumentsOf(args);
   const text = await readFile(file, 'utf8').catch((error: NodeJS.ErrnoException) => {
     throw new Refused(`${file}: cannot be read (${error.code ?? error.message}).`);
   });
@@ -36,20 +37,32 @@ export async function planFile(args: string[]): Promise<string> {
   const { plan } = planned;
   const { document } = read;
   const details = () => fixtureDetails({ document, ...plan });
-  if (out !== undefined) await writePack({ document, plan, details, revision: FROM_FILE }, out);
+  const shop = lists === undefined ? NO_SHOP : await shopIn(lists);
+  if (out !== undefined) await writePack({ document, plan, details, shop, revision: FROM_FILE }, out);
   return planText(document, plan);
 }
 
-function argumentsOf(args: string[]): { file: string; out: string | undefined } {
+/** @throws Refused where it is no workshop’s lists, with the path of each fault */
+async function shopIn(file: string): Promise<Shop> {
+  const text = await readFile(file, 'utf8').catch((error: NodeJS.ErrnoException) => {
+    throw new Refused(`${file}: cannot be read (${error.code ?? error.message}).`);
+  });
+  const read = readShopText(text);
+  if (!read.ok)
+    throw new Refused(read.faults.map(({ path, message }) => `${file}: ${path}: ${message}`).join('\n'));
+  return read.shop;
+}
+
+function argumentsOf(args: string[]): { file: string; out: string | undefined; shop: string | undefined } {
   try {
     const { values, positionals } = parseArgs({
       args,
-      options: { out: { type: 'string' } },
+      options: { out: { type: 'string' }, shop: { type: 'string' } },
       allowPositionals: true,
     });
     const [file, ...rest] = positionals;
     if (file === undefined || rest.length > 0) throw new Refused(USAGE);
-    return { file, out: values.out };
+    return { file, out: values.out, shop: values.shop };
   } catch (error) {
     throw new Refused(error instanceof Refused ? error.message : `${(error as Error).message}\n${USAGE}`);
   }

@@ -120,3 +120,26 @@ export const USUAL_SAWING: Sawing = { kerf: 2, trim: 5, keep: 150 };
 /** What is wrong with an item of a list, by path; nothing where it is one. */
 export const shopFaults = (list: ShopList, value: unknown): readonly Fault[] =>
   schemaFaults(SHOP_LISTS[list], value);
+
+export type ShopResult =
+  { readonly ok: true; readonly shop: Shop } | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** Reads a workshop’s lists from text, as its zip holds them. Never throws; every fault carries its path. */
+export function readShopText(text: string): ShopResult {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return { ok: false, faults: [{ path: '/', message: 'This is not JSON.' }] };
+  }
+  if (typeof value !== 'object' || value === null)
+    return { ok: false, faults: [{ path: '/', message: 'A workshop’s lists are a JSON object.' }] };
+  const faults = Object.entries(value).flatMap(([list, items]): readonly Fault[] =>
+    !isShopList(list)
+      ? [{ path: `/${list}`, message: 'A workshop has no such list.' }]
+      : Object.entries((items ?? {}) as object).flatMap(([id, item]) =>
+          shopFaults(list, item).map(({ path, message }) => ({ path: `/${list}/${id}${path}`, message })),
+        ),
+  );
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, shop: { ...NO_SHOP, ...value } };
+}

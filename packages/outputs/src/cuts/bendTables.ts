@@ -50,7 +50,7 @@ export function bendTablePages(source: Source): Drawing[] {
         { name: 'Ends, from the other end', right: true },
         { name: 'Straight before', right: true },
         { name: 'Turn the tube', right: false },
-        { name: 'Bend', right: true },
+        { name: 'Angle', right: true },
         { name: 'Set', right: true, bold: true },
         { name: '½° more: far end', right: true },
         { name: 'Came out', right: false },

@@ -7,9 +7,11 @@ import {
   type Piece,
 } from '@larchwood/core';
 import { label, path, type Drawing, type Mark, type Point } from '../drawing.js';
-import { SHEETS } from '../paper.js';
+import { SHEETS, titleMarks, type TitleBlock } from '../paper.js';
+import { onSheets } from '../patterns/sheets.js';
 import type { Source } from '../registry/output.js';
 import { tablePages, type Table } from '../tables.js';
+import { holeWraps } from './holeWraps.js';
 
 /** Where each hole is marked, piece by piece, with the outside of the piece laid flat beside. */
 export function holeSheets({ document, plan, revision }: Source): Drawing[] {
@@ -46,7 +48,33 @@ export function holeSheets({ document, plan, revision }: Source): Drawing[] {
   const size = SHEETS[paper.size];
   const block = { build: document.name, what: 'Holes', revision, units: units.length === 'mm' ? 'mm' : 'in' };
   const lists = tablePages(tables, { ...size, block, before: 0, size: paper.size });
-  return [...lists, ...flatSheets(plan.holes, plan.frame.pieces, size, block.build)];
+  const flats = flatSheets(plan.holes, plan.frame.pieces, size, block);
+  const strips = plan.holes.flatMap((drilled) =>
+    holeWraps(
+      drilled,
+      plan.frame.pieces.find(({ id }) => id === drilled.piece)!,
+      paper.thickness,
+      units,
+    ),
+  );
+  const wraps =
+    strips.length === 0
+      ? []
+      : onSheets(
+          strips,
+          {
+            ...{
+              size: paper.size,
+              paperThickness: paper.thickness,
+              display: units,
+              buildName: document.name,
+            },
+            ...{ revision, printer: paper.printer },
+          },
+          'strips for holes',
+          'Print without scaling and measure the bars. Wrap each round its tube, printed side out, the top line on the top.',
+        );
+  return [...lists, ...flats, ...wraps];
 }
 
 const faceText = (piece: Piece, face: number): string =>
@@ -62,7 +90,7 @@ function flatSheets(
   drilled: readonly DrilledPiece[],
   pieces: readonly Piece[],
   { width, height }: { readonly width: number; readonly height: number },
-  build: string,
+  block: Omit<TitleBlock, 'sheet'>,
 ): Drawing[] {
   const sheets: Mark[][] = [];
   let y = Infinity;
@@ -72,11 +100,7 @@ function flatSheets(
     const scale = Math.min(1, (width - left - MARGIN) / each.length, (height - 3 * MARGIN) / each.girth);
     const tall = each.girth * scale;
     if (y + tall + GAP > height - MARGIN) {
-      sheets.push([
-        label([MARGIN, MARGIN], 3.6, `${build}: pieces laid flat, start on the left, top first`, {
-          bold: true,
-        }),
-      ]);
+      sheets.push([]);
       y = MARGIN + GAP;
     }
     sheets
@@ -87,7 +111,13 @@ function flatSheets(
       );
     y += tall + GAP;
   }
-  return sheets.map((marks) => ({ width, height, marks }));
+  return sheets.map((marks, index) => {
+    const title = {
+      ...{ ...block, what: 'Holes, pieces laid flat: start on the left, top first' },
+      sheet: `Sheet ${index + 1} of ${sheets.length}`,
+    };
+    return { width, height, marks: [...titleMarks(title, MARGIN, width - MARGIN, 4), ...marks] };
+  });
 }
 
 function flat({ girth, length, bores }: DrilledPiece, piece: Piece, [x0, y0]: Point, scale: number): Mark[] {

@@ -63,7 +63,11 @@ export const toolSettings = paper({
   group: 'cuts',
   name: () => 'tools',
   caution: 'Grinders: guard, face shield, a disc rated for the speed. Hole saws grab thin tube: clamp it.',
-  refuse: noTubes,
+  refuse: (source) =>
+    noTubes(source) ??
+    (Object.keys(source.shop?.tools ?? {}).length > 0
+      ? undefined
+      : 'The workshop’s tools are not known: put them in at the Cuts station.'),
   pages: toolSheets,
 });
 

@@ -1,0 +1,145 @@
+import { describe, expect, it } from 'vitest';
+import { NO_SHOP, type BuildDocument, type Shop } from '@larchwood/format';
+import { fixtureDetails } from '@larchwood/core';
+import { DEMO } from '../../../../testing/demo.js';
+import { made, planMade } from '../../../../testing/made.js';
+import type { Source } from '../registry/output.js';
+import { outputOf } from '../registry/registry.js';
+import { bendTablesCsv } from './bendTables.js';
+import { barsCsv } from './barsCsv.js';
+import { holeOnWrap, holeWraps } from './holeWraps.js';
+
+const noFonts = () => Promise.reject(new Error('no paper was asked for'));
+const sourceOf = (document: BuildDocument, shop: Shop = NO_SHOP): Source => {
+  const plan = planMade(document);
+  return {
+    document,
+    plan,
+    details: () => fixtureDetails({ document, ...plan }),
+    revision: 'revision 1',
+    shop,
+  };
+};
+const demo = (name: string) => DEMO.find((each) => each.name.startsWith(name))!;
+/** Cells may hold commas: they stand in quotes then. */
+const rowsOf = (csv: string) =>
+  csv
+    .trim()
+    .split('\r\n')
+    .map((line) =>
+      [...line.matchAll(/"((?:[^"]|"")*)"|([^,]+)|(?<=,|^)(?=,|$)/g)].map(
+        ([, quoted, plain]) => quoted ?? plain ?? '',
+      ),
+    );
+
+describe('bends as values', () => {
+  const shop: Shop = {
+    ...NO_SHOP,
+    dies: {
+      d: {
+        ...{
+          name: 'Thirty',
+          size: 30,
+          shape: 'round',
+          radius: 120,
+          clamp: 0,
+          follow: 0,
+          mark: 10,
+          zero: 1,
+          step: 0.5,
+        },
+        ...{ spring: 2, most: 180, reach: 0, below: 0, floor: 0 },
+      },
+    },
+  };
+  it('each bend once, in the build’s unit; marks and settings of the die that bends it', () => {
+    const source = sourceOf(demo('Paddock'), shop);
+    const [head, ...rows] = rowsOf(bendTablesCsv(source));
+    expect(rows.length).toBe(source.plan.bends.reduce((sum, { bends }) => sum + bends.length, 0));
+    const at = (name: string) => head!.findIndex((each) => each.startsWith(name));
+    const rail = source.plan.bends.find(({ mark }) => mark === '1L')!;
+    const [first] = rows.filter((row) => row[0] === '1L');
+    // The mark goes to the die’s own mark, 10 mm past the start; its scale reads 1 at a straight tube.
+    expect(Number(first![at('Mark (')])).toBeCloseTo(rail.bends[0]!.mark + 10, 1);
+    expect(Number(first![at('Set')])).toBeCloseTo(1 + Math.round((rail.bends[0]!.angle + 2) * 2) / 2, 9);
+    const inches = rowsOf(
+      bendTablesCsv(sourceOf({ ...demo('Paddock'), units: { length: 'inch', denominator: 16 } }, shop)),
+    );
+    const other = inches.find((row) => row[0] === '1L')!;
+    expect(Number(other[at('Mark (')]) * 25.4).toBeCloseTo(rail.bends[0]!.mark + 10, 2);
+  });
+});
+
+it('bars as values: each piece once, none in a bar that is too short for it', () => {
+  const document = demo('Alder');
+  const stock = Object.fromEntries(
+    planMade(document).frame.pieces.map(({ member: { section, material } }, index) => [
+      `s${index}`,
+      { section, material, length: 6000, price: 0 },
+    ]),
+  );
+  const [, ...rows] = rowsOf(barsCsv(sourceOf(document, { ...NO_SHOP, stock })));
+  const marks = rows.map((row) => row[6]);
+  expect(marks.sort()).toEqual(
+    planMade(document)
+      .cuts.map(({ mark }) => mark)
+      .sort(),
+  );
+  const bars = new Map<string, number>();
+  for (const row of rows) bars.set(row[0]!, (bars.get(row[0]!) ?? 0) + Number(row[7]));
+  for (const used of bars.values()) expect(used).toBeLessThanOrEqual(6000 - 10);
+});
+
+describe('holes on paper', () => {
+  it('a hole drilled square through a tube is as wide on the wrap as the arc it takes, and as long as it is', () => {
+    const ring = holeOnWrap(20, 20, { off: 0, diameter: 20, long: 20 });
+    const xs = ring.map(([x]) => x);
+    expect(Math.max(...xs)).toBeCloseTo(20 * Math.asin(0.5), 6);
+    expect(Math.max(...ring.map(([, y]) => y))).toBeCloseTo(10, 6);
+    const slot = holeOnWrap(20, 20, { off: 0, diameter: 8, long: 20 });
+    expect(Math.max(...slot.map(([, y]) => y)) - Math.min(...slot.map(([, y]) => y))).toBeCloseTo(20, 6);
+  });
+  it('a strip is as long as the tube is round, with its paper; one a hole, both walls on it', () => {
+    const road = made('bicycle', 'road');
+    const top = road.frame.members.find(({ name }) => name === 'Top tube')!;
+    const hole = {
+      id: 'a',
+      name: 'stop',
+      use: 'bolt',
+      from: 'start',
+      distance: 200,
+      face: 0,
+      off: 0,
+      diameter: 5,
+      far: 5,
+    } as const;
+    const plan = planMade({
+      ...road,
+      frame: {
+        ...road.frame,
+        members: road.frame.members.map((each) => (each.id === top.id ? { ...each, holes: [hole] } : each)),
+      },
+    });
+    const piece = plan.frame.pieces.find(({ id }) => id === top.id)!;
+    const [strip, ...more] = holeWraps(plan.holes[0]!, piece, 0.1, plan.units);
+    expect(more).toEqual([]);
+    if (piece.section.shape !== 'round') throw new Error('round');
+    const edge = strip!.marks.find((mark) => 'stroke' in mark && mark.stroke === 'edge');
+    if (!edge || !('points' in edge)) throw new Error('no edge');
+    const xs = edge.points.map(([x]) => x);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(Math.PI * (piece.section.diameter + 0.1), 3);
+    expect(strip!.marks.filter((mark) => 'stroke' in mark && mark.stroke === 'cut')).toHaveLength(2);
+  });
+  it('what a demo build drills, bends, sets and cuts flat comes on sheets; where there is nothing it is refused in words', () => {
+    const orchard = sourceOf(demo('Orchard'));
+    for (const id of ['holes', 'flat-parts']) {
+      const output = outputOf(id);
+      expect(output.refuse(orchard)).toBeUndefined();
+      expect(output.pages!(orchard, {}).length).toBeGreaterThan(0);
+    }
+    expect(outputOf('bend-tables').refuse(orchard)).toMatch(/bent/);
+    expect(outputOf('tool-settings').refuse(orchard)).toMatch(/tools/);
+    const dxf = outputOf('flat-parts-dxf').make(orchard, {}, noFonts);
+    expect(dxf).toContain('Motor plate');
+  });
+});
