@@ -115,6 +115,7 @@ export {
 } from './bends/schedule.js';
 export { compoundFrom, diesFor, inBender, onBender, type BendSetting, type OnBender, type OwnDie } from './bends/bender.js';
 export { pairMark, pairName, springbackText, turnText } from './bends/words.js';
+export { taperOf, type Taper } from './bends/taper.js';
 export { springbackOf, trialsOf, type Springback } from './bends/springback.js';
 export type { ButtTrim, PieceCut } from './joints/cut.js';
 export { cutPieces } from './joints/pieceCut.js';

@@ -40,6 +40,13 @@ export const CutsSchema = closed(
       description: 'By member',
       additionalProperties: false,
     }),
+    twins: Type.Optional(
+      literals(
+        'How the second of a pair is made: by its own settings, or after the first',
+        'each',
+        'template',
+      ),
+    ),
     bars: Type.Array(BarSchema, { maxItems: 300, description: 'Bars that were cut' }),
   },
   'How its pieces are made',

@@ -11,6 +11,7 @@ import { add, distance, type Vector } from '../vector/vector.js';
 import { compoundFrom, inBender, onBender } from './bender.js';
 import { bendFindings, TIGHT } from './findings.js';
 import { bendSchedule, bentSoFar, USUAL_BENDING, type BendSchedule } from './schedule.js';
+import { SPREADER_CLEARANCE, taperOf } from './taper.js';
 import { LINE, settingFor, springbackOf } from './springback.js';
 
 /** A round tube through corners, cut square at its ends. */
@@ -327,6 +328,11 @@ describe('what can be said without a bender', () => {
     expect(tight(TIGHT.flattens * 25.4 + 0.1)).toEqual([]);
     expect(tight(TIGHT.flattens * 25.4 - 0.1)).toEqual(['note']);
     expect(tight(TIGHT.kinks * 25.4 - 0.1)).toEqual(['look']);
+  });
+  it('a taper of one inch over twelve is 4.76 degrees; a spreader comes out again', () => {
+    expect(taperOf(25.4, 304.8, 6).angle).toBeCloseTo(4.764, 3);
+    expect(taperOf(25.4, 304.8, 6).edge).toBeCloseTo(305.857, 3);
+    expect(taperOf(25.4, 304.8, 6).spreader).toBeCloseTo(6 - SPREADER_CLEARANCE, 9);
   });
   it('two gauge readings on faces square to each other make one bend', () => {
     expect(compoundFrom(30, 0)).toEqual({ turn: expect.closeTo(30, 9) as number, plane: 0 });

@@ -12,7 +12,7 @@ export interface Job {
   readonly piece: string;
   readonly mark: string;
   readonly what: string;
-  readonly kind: 'cope' | 'plane' | 'hole';
+  readonly kind: 'cope' | 'plane' | 'hole' | 'copy';
   readonly offSquare: number;
   /** Of the host, for a cope; of the hole. */
   readonly diameter: number;
@@ -60,11 +60,15 @@ const SPEED: Readonly<Record<string, number>> = {
 /** Feed of a hole saw a turn, mm [common practice, no source]. */
 const FEED = 0.15;
 
-/** Every end and hole of pieces that the builder cuts. */
+/**
+ * Every end and hole of pieces that the builder cuts.
+ * @param twins made after a template: the second of a pair is one job, after the first
+ */
 export function jobsOf(
   { pieces }: Frame,
   cuts: readonly PieceCut[],
   drilled: readonly DrilledPiece[],
+  twins: 'each' | 'template' = 'each',
 ): readonly Job[] {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   const ends = cuts.flatMap((cut) => {
@@ -84,7 +88,22 @@ export function jobsOf(
       ...{ material: piece.member.material, paperOnly: false, match: 0 },
     }));
   });
-  return [...ends, ...holes];
+  const all = [...ends, ...holes];
+  if (twins === 'each') return all;
+  const copied = (mark: string) => mark.endsWith('R');
+  const copies = cuts
+    .filter(({ mark }) => copied(mark))
+    .map((cut): Job => {
+      const piece = byId.get(cut.piece)!;
+      const first = cut.mark.replace(/R$/, 'L');
+      return {
+        ...{ id: `${cut.piece}/copy`, piece: cut.piece, mark: cut.mark },
+        what: cut.handedness === 'mirror' ? `as ${first}, mirrored` : `as ${first}, turned over`,
+        ...{ kind: 'copy', offSquare: 0, diameter: 0, across: acrossOf(piece.section) },
+        ...{ material: piece.member.material, paperOnly: false, match: 0 },
+      };
+    });
+  return [...all.filter(({ mark }) => !copied(mark)), ...copies];
 }
 
 function endJob(cut: PieceCut, end: EndCut, piece: Piece): Job {
@@ -124,6 +143,7 @@ export function answerOf(id: string, tool: Tool, job: Job): ToolAnswer {
     can: true,
     setting: { tool: id, name, sort, ...more },
   });
+  if (job.kind === 'copy') return no('it is marked from the first of the pair');
   const reads = tool.scale === 'from-square' ? job.offSquare : 90 - job.offSquare;
   if (sort === 'drill' || sort === 'hole-saws') {
     if (job.kind !== 'hole') return no('it makes holes only');

@@ -144,6 +144,17 @@ describe('all work of a build', () => {
     for (const { job, best } of toolJobs(jobs, shop))
       expect(best === undefined, job.what).toBe(job.kind === 'hole');
   });
+  it('with the first as template each second of a pair is one job, after its twin', () => {
+    const copied = jobsOf(plan.frame, plan.cuts, plan.holes, 'template');
+    const pairs = plan.cuts.filter(({ mark }) => mark.endsWith('R'));
+    expect(pairs.length).toBeGreaterThan(0);
+    expect(copied.filter(({ kind }) => kind === 'copy').map(({ mark }) => mark)).toEqual(
+      pairs.map(({ mark }) => mark),
+    );
+    expect(copied.length).toBe(jobs.length - pairs.length);
+    for (const { job, best } of toolJobs(copied, shop)) if (job.kind === 'copy') expect(best).toBeUndefined();
+    expect(copied.find(({ mark }) => mark === '7R')!.what).toMatch(/^as 7L, (turned over|mirrored)$/);
+  });
   it('a tool that leaves a gap no process closes gives way to paper', () => {
     const wide: Shop = { ...NO_SHOP, tools: { n: tool({ name: 'Notcher', sizes: [60] }), p: shop.tools.p! } };
     const [done] = toolJobs([{ ...cope, diameter: 32 }], wide);

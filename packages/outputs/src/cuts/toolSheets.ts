@@ -9,7 +9,7 @@ import { tablePages, type Table } from '../tables.js';
 export function toolSheets({ document, plan, revision, shop = NO_SHOP }: Source): Drawing[] {
   const { units, paper } = document;
   const mm = (value: number, digits = 1) => formatLength(value, units, digits, true);
-  const all = toolJobs(jobsOf(plan.frame, plan.cuts, plan.holes), shop);
+  const all = toolJobs(jobsOf(plan.frame, plan.cuts, plan.holes, document.cuts?.twins), shop);
   const table: Table = {
     title: 'Settings, one after the other: all that share one are together',
     columns: [
@@ -24,7 +24,7 @@ export function toolSheets({ document, plan, revision, shop = NO_SHOP }: Source)
     ],
     rows: bySetting(all).flatMap((group) =>
       group.map(({ job, best }, index) => [
-        index > 0 ? '' : (best?.name ?? 'no tool for it'),
+        index > 0 ? '' : (best?.name ?? (job.kind === 'copy' ? 'from its twin' : 'no tool for it')),
         index > 0 || best?.reads === undefined ? '' : formatAngle(best.reads),
         index > 0 || best?.cutter === undefined ? '' : mm(best.cutter),
         index > 0 || best?.speed === undefined ? '' : String(Math.round(best.speed / 10) * 10),

@@ -3,6 +3,7 @@ import {
   diesFor,
   findMaterial,
   formatAngle,
+  formatLength,
   sectionText,
   USUAL_BENDING,
   type BendSchedule,
@@ -15,10 +16,12 @@ import { Findings } from '../../../ledger/Findings';
 import { Group, Panel, Row } from '../../../ledger/Panel';
 import { QuantityField } from '../../../ledger/QuantityField';
 import { lengthWithin } from '../../../ledger/bounds';
+import { Button } from '../../../parts/Button';
 import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
 import { changeBending, letDieGo } from '../changes';
 import { CompoundReading } from './CompoundReading';
+import { TaperForm } from './TaperForm';
 import { TrialLog } from './TrialLog';
 
 interface Props {
@@ -29,6 +32,11 @@ interface Props {
   readonly number: number;
   readonly shop: Shop;
 }
+
+/** Left on: three times what the far end scatters, in whole steps. Common practice, no source. */
+const enoughFor = (farEnd: number): number => Math.ceil((3 * farEnd) / 5) * 5;
+const enoughText = (farEnd: number, units: Plan['units']): string =>
+  formatLength(enoughFor(farEnd), units, 0);
 
 const LONG = [0, 2000] as const;
 const BEST = 'best';
@@ -115,7 +123,17 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
         {made.farEnd !== undefined && (
           <p className="px-4 pt-1 text-[13px] text-quiet">
             By the scatter of the log its far end comes out within about{' '}
-            <Length mm={made.farEnd} display={document.units} digits={0} />: so much has to be left on there.
+            <Length mm={made.farEnd} display={document.units} digits={0} />.{' '}
+            <Button
+              look="link"
+              onClick={() => {
+                const enough = enoughFor(made.farEnd!);
+                change({ extra: { start: enough, end: enough } });
+                settle();
+              }}
+            >
+              Leave on what the log has earned: {enoughText(made.farEnd, document.units)}
+            </Button>
           </p>
         )}
         <p className="px-4 pt-1 pb-1">
@@ -136,6 +154,7 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
       {schedule.way === 'rolled' && <Rolled schedule={schedule} />}
       {schedule.way === 'wedge' && <Wedges schedule={schedule} />}
       <CompoundReading />
+      <TaperForm />
       <p className="caption px-4 py-3">
         Benders and rolls take fingers: watch the exit side too. Bend an off-cut of the same tube first.
       </p>

@@ -98,7 +98,8 @@ export function FlatView({ plan }: { readonly plan: Plan }) {
         {chosen && (
           <Findings
             findings={plan.findings.filter(
-              ({ where }) => where.station === 'cuts' && where.ref === chosen.plate.id,
+              ({ code, where }) =>
+                where.ref === chosen.plate.id && (where.station === 'cuts' || code.startsWith('plate-')),
             )}
           />
         )}

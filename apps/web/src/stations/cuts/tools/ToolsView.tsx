@@ -15,6 +15,7 @@ import { Group, Panel } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
 import { useShop } from '../../../shop/useShop';
+import { NO_CUTS } from '../changes';
 import { DieList } from './DieList';
 import { ToolList } from './ToolList';
 
@@ -23,7 +24,9 @@ export function ToolsView({ plan }: { readonly plan: Plan }) {
   const hand = useShop();
   const [order, setOrder] = useState<'piece' | 'setting'>('piece');
   const [jobId, setJobId] = useState<string>();
-  const jobs = useMemo(() => jobsOf(plan.frame, plan.cuts, plan.holes), [plan]);
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
+  const twins = document.cuts?.twins ?? 'each';
+  const jobs = useMemo(() => jobsOf(plan.frame, plan.cuts, plan.holes, twins), [plan, twins]);
   const all = useMemo(() => toolJobs(jobs, hand.shop), [jobs, hand.shop]);
   const groups = order === 'piece' ? byPiece(all) : bySetting(all);
   const chosen = all.find(({ job }) => job.id === jobId);
@@ -48,6 +51,25 @@ export function ToolsView({ plan }: { readonly plan: Plan }) {
               },
             ]}
             onChange={(next) => setOrder(next as 'piece' | 'setting')}
+          />
+          <Choice
+            label="Pairs"
+            value={twins}
+            groups={[
+              {
+                options: [
+                  { value: 'each', label: 'each of a pair by its settings' },
+                  { value: 'template', label: 'the second after the first' },
+                ],
+              },
+            ]}
+            onChange={(next) => {
+              edit('twins', (before) => ({
+                ...before,
+                cuts: { ...(before.cuts ?? NO_CUTS), twins: next as 'each' | 'template' },
+              }));
+              settle();
+            }}
           />
           <OutputButton id="tool-settings" plan={plan} />
         </div>
@@ -129,8 +151,8 @@ function JobRow({ each: { job, best }, first, lit, onChoose }: RowProps) {
           {job.what}
         </button>
       </td>
-      <td className={`text-left ${best ? '' : 'font-bold text-larch-text'}`}>
-        {best?.name ?? 'no tool for it'}
+      <td className={`text-left ${best || job.kind === 'copy' ? '' : 'font-bold text-larch-text'}`}>
+        {job.kind === 'copy' ? 'from its twin' : (best?.name ?? 'no tool for it')}
       </td>
       <td className="text-[15px] font-bold">
         {best?.reads === undefined ? (
@@ -148,6 +170,9 @@ function JobRow({ each: { job, best }, first, lit, onChoose }: RowProps) {
   );
 }
 
+/** Between the rolls of the usual sine bar: five inches. */
+const SINE_BAR = 127;
+
 /** What each tool says to the job in hand. */
 function Answers({ chosen: { job, answers } }: { readonly chosen: ToolJob }) {
   const { document } = useEditor('document');
@@ -161,6 +186,16 @@ function Answers({ chosen: { job, answers } }: { readonly chosen: ToolJob }) {
         {gap !== undefined && (
           <>
             , <Length mm={gap} display={document.units} digits={2} /> of gap: {closedBy(gap)}
+          </>
+        )}
+        {reads !== undefined && job.offSquare > 0.05 && (
+          <>
+            , sine bar of <Length mm={SINE_BAR} display={document.units} digits={0} />: stack{' '}
+            <Length
+              mm={SINE_BAR * Math.sin((job.offSquare * Math.PI) / 180)}
+              display={document.units}
+              digits={2}
+            />
           </>
         )}
         {feed !== undefined && (
