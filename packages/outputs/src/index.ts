@@ -9,3 +9,4 @@ export { stripsOf, type Strip } from './patterns/strip.js';
 export { FACES, type PaperFonts } from './text/faces.js';
 export { textWidth } from './text/measure.js';
 export { outlineShape, steeringOutlines } from './steering/outlines.js';
+export { nestOnSheets, type SheetNest } from './cuts/sheetNest.js';

@@ -8,6 +8,7 @@ import { outputOf } from '../registry/registry.js';
 import { bendTablesCsv } from './bendTables.js';
 import { barsCsv } from './barsCsv.js';
 import { holeOnWrap, holeWraps } from './holeWraps.js';
+import { nestOnSheets } from './sheetNest.js';
 
 const noFonts = () => Promise.reject(new Error('no paper was asked for'));
 const sourceOf = (document: BuildDocument, shop: Shop = NO_SHOP): Source => {
@@ -141,5 +142,33 @@ describe('holes on paper', () => {
     expect(outputOf('tool-settings').refuse(orchard)).toMatch(/tools/);
     const dxf = outputOf('flat-parts-dxf').make(orchard, {}, noFonts);
     expect(dxf).toContain('Motor plate');
+  });
+});
+
+describe('plates out of a sheet', () => {
+  const { plates } = planMade(demo('Alder')).frame;
+  it('each once, none over another nor over the edge; what is larger than the sheet is named', () => {
+    for (const size of [
+      [600, 400],
+      [200, 150],
+      [120, 900],
+    ] as const) {
+      const { sheets, over } = nestOnSheets(plates, size, 5);
+      expect([...sheets.flat().map(({ mark }) => mark), ...over].sort()).toEqual(
+        plates.map(({ mark }) => mark).sort(),
+      );
+      for (const sheet of sheets)
+        sheet.forEach((a, index) => {
+          expect(a.x).toBeGreaterThanOrEqual(5);
+          expect(a.x + a.width).toBeLessThanOrEqual(size[0] - 5 + 1e-6);
+          expect(a.y + a.height).toBeLessThanOrEqual(size[1] - 5 + 1e-6);
+          for (const b of sheet.slice(index + 1)) {
+            const across = Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x);
+            const up = Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y);
+            expect(Math.min(across, up)).toBeLessThanOrEqual(1e-6);
+          }
+        });
+    }
+    expect(nestOnSheets(plates, [30, 30], 5).over.length).toBeGreaterThan(0);
   });
 });

@@ -19,6 +19,7 @@ import { addPlate } from '../changes';
 import { CornerTable } from './CornerTable';
 import { PlatePanel } from './PlatePanel';
 import { PlatePicture } from './PlatePicture';
+import { SheetForm } from './SheetForm';
 import { ShapeForm } from './ShapeForm';
 
 /** Plates, gussets, tabs and caps: drawn by numbers and corners, checked, and printed at full size. */
@@ -106,6 +107,7 @@ export function FlatView({ plan }: { readonly plan: Plan }) {
         {chosen && (
           <PlatePanel key={chosen.plate.id} placed={chosen} made={made} onRemoved={() => setId(undefined)} />
         )}
+        {chosen && <SheetForm plates={plan.frame.plates} like={chosen} />}
         <ShapeForm plan={plan} onDraw={add} />
       </Panel>
     </>
