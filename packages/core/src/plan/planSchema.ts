@@ -132,6 +132,52 @@ export const PlanFileSchema = Type.Object(
     ),
     cuts: Type.Array(CutSchema, { description: 'Pieces to cut' }),
     given: Type.Array(CutSchema, { description: 'Pieces that are there already' }),
+    bends: Type.Array(
+      open(
+        {
+          piece: text('Piece id'),
+          mark: text('Piece mark'),
+          from: text('End that the marks are measured from'),
+          tube: number('Length as it is bent, mm'),
+          bends: Type.Array(
+            open(
+              {
+                mark: number('Start of the bend from that end, mm'),
+                angle: number('Turn of the tube, degrees'),
+                rotation: number(
+                  'Of the tube about itself before it, clockwise from the end that is not bent yet',
+                ),
+                radius: number('Of the centre line, mm'),
+              },
+              'A bend, in the order they are made',
+            ),
+          ),
+        },
+        'A piece that is bent',
+      ),
+    ),
+    holes: Type.Array(
+      open(
+        {
+          piece: text('Piece id'),
+          mark: text('Piece mark'),
+          bores: Type.Array(
+            open(
+              {
+                name: text('What it is for'),
+                fromStart: number('From the longest point of the start, as cut, mm'),
+                face: number('About the tube from the section’s top, clockwise seen from its start; degrees'),
+                round: number('Along the outside from the top, clockwise, mm'),
+                diameter: number('mm'),
+                long: number('From end to end, mm'),
+              },
+              'A hole or slot in one wall',
+            ),
+          ),
+        },
+        'A piece that is drilled',
+      ),
+    ),
     mass: open({ laden: open({ mass: number('kg'), at: vector('mm') }, 'Riders aboard') }, 'Masses'),
     fixture: open(
       {
