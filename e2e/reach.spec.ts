@@ -84,6 +84,8 @@ test('the workshop: each build with its silhouette and what waits; found by name
   await page.goto('/');
   const shelf = page.getByRole('list', { name: 'Builds' });
   const long = shelf.getByRole('listitem').filter({ hasText: 'Long quay' });
+  // Builds are looked over as they come into view.
+  await long.scrollIntoViewIfNeeded();
   await expect(long.getByRole('img', { name: 'Long quay, from the right' })).toBeVisible();
   await expect(long).toContainText('Length over the wheels breaks a limit');
   await page.getByLabel('Search the builds').fill('delta');

@@ -1,7 +1,6 @@
 import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
 import { drawingToDxf } from '../dxf.js';
-import { onSheets } from '../patterns/sheets.js';
-import { flatParts, outlineShape, outlinesInARow } from '../steering/outlines.js';
+import { flatParts, outlinesInARow, outlineSheets } from '../steering/outlines.js';
 import { barsCsv } from '../cuts/barsCsv.js';
 import { holeSheets } from '../cuts/holeSheets.js';
 import { toolSheets } from '../cuts/toolSheets.js';
@@ -81,20 +80,7 @@ export const flatSheets = paper({
   group: 'cuts',
   name: () => 'flat-parts',
   refuse: noPlates,
-  pages: ({ document, plan, revision }) =>
-    onSheets(
-      flatParts(plan).map((outline) => outlineShape(outline, document.units)),
-      {
-        size: document.paper.size,
-        paperThickness: document.paper.thickness,
-        display: document.units,
-        buildName: document.name,
-        revision,
-        printer: document.paper.printer,
-      },
-      'flat parts',
-      'Print without scaling and measure the bars. Try it in card or board first.',
-    ),
+  pages: (source) => outlineSheets(flatParts(source.plan), source, 'flat parts'),
 });
 
 export const flatDxf: Output = {

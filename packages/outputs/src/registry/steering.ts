@@ -1,7 +1,6 @@
 import type { Steering } from '@larchwood/core';
 import { drawingToDxf } from '../dxf.js';
-import { onSheets } from '../patterns/sheets.js';
-import { outlineShape, outlinesInARow, steeringOutlines } from '../steering/outlines.js';
+import { outlinesInARow, outlineSheets, steeringOutlines } from '../steering/outlines.js';
 import { rearTrack, sideSpeedsCsv, steeringSweepCsv } from '../steering/steeringCsv.js';
 import { paper, type Output, type Source } from './output.js';
 
@@ -53,20 +52,7 @@ export const steeringPlates = paper({
   name: () => 'steering-outlines',
   caution: CAUTION,
   refuse: noOutlines,
-  pages: ({ document, plan, revision }) =>
-    onSheets(
-      steeringOutlines(plan).map((outline) => outlineShape(outline, document.units)),
-      {
-        size: document.paper.size,
-        paperThickness: document.paper.thickness,
-        display: document.units,
-        buildName: document.name,
-        revision,
-        printer: document.paper.printer,
-      },
-      'flat parts of the steering',
-      'Print without scaling and measure the bars. Try it in card or board first.',
-    ),
+  pages: (source) => outlineSheets(steeringOutlines(source.plan), source, 'flat parts of the steering'),
 });
 
 export const steeringPlatesDxf: Output = {

@@ -9,7 +9,8 @@ import {
   type Plan,
 } from '@larchwood/core';
 import { circle, label, path, placed, type Drawing, type Mark, type Point } from '../drawing.js';
-import type { Shape } from '../patterns/sheets.js';
+import { onSheets, type Shape } from '../patterns/sheets.js';
+import type { Source } from '../registry/output.js';
 import { textWidth } from '../text/measure.js';
 
 const MARGIN = 6;
@@ -97,6 +98,26 @@ export function outlineShape(outline: MadeOutline, display: LengthDisplay): Shap
     ],
   };
 }
+
+/** Flat parts at full size on sheets, with bars to measure. */
+export const outlineSheets = (
+  outlines: readonly MadeOutline[],
+  { document, revision }: Pick<Source, 'document' | 'revision'>,
+  what: string,
+): Drawing[] =>
+  onSheets(
+    outlines.map((outline) => outlineShape(outline, document.units)),
+    {
+      size: document.paper.size,
+      paperThickness: document.paper.thickness,
+      display: document.units,
+      buildName: document.name,
+      revision,
+      printer: document.paper.printer,
+    },
+    what,
+    'Print without scaling and measure the bars. Try it in card or board first.',
+  );
 
 /** All of them beside each other, for a cutting table; nothing but what is cut and its name. */
 export function outlinesInARow(outlines: readonly MadeOutline[], display: LengthDisplay): Drawing {

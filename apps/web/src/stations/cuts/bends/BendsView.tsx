@@ -12,6 +12,7 @@ import {
 import { memberOf, useEditor } from '../../../editor/editor';
 import { OutputButton } from '../../../files/OutputButton';
 import { Angle, Length } from '../../../parts/Figure';
+import { HEAD_ROW, rowLook } from '../../../parts/tables';
 import { useShop } from '../../../shop/useShop';
 import { BenderPicture } from './BenderPicture';
 import { BendPanel } from './BendPanel';
@@ -51,7 +52,7 @@ export function BendsView({ plan }: { readonly plan: Plan }) {
         <table className="w-full border-collapse text-[13.5px]">
           <caption className="sr-only">Pieces that are bent</caption>
           <thead>
-            <tr className="caption border-b-2 border-ink text-right align-bottom [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal">
+            <tr className={HEAD_ROW}>
               <th className="!pl-4 text-left">Piece</th>
               <th className="text-left">Tube</th>
               <th>Bends</th>
@@ -103,10 +104,7 @@ function PieceRow({
   const { document } = useEditor('document');
   const piece = plan.frame.pieces.find(({ id }) => id === schedule.piece)!;
   return (
-    <tr
-      className={`cursor-pointer border-b border-rule text-right [&>td]:px-2 [&>td]:py-1 ${lit ? 'bg-larch-wash' : 'hover:bg-paper'}`}
-      onClick={onChoose}
-    >
+    <tr className={rowLook(lit)} onClick={onChoose}>
       <td className="!pl-4 text-left whitespace-nowrap">
         <button type="button" aria-pressed={lit} onClick={onChoose} className="text-left">
           <span className="figure inline-block w-14 font-bold">{pairMark(schedule.mark)}</span>
@@ -169,7 +167,7 @@ function BendRows({
           return (
             <tr
               key={bend.number}
-              className={`cursor-pointer border-b border-rule text-right [&>td]:px-2 [&>td]:py-1 ${bend.number === lit ? 'bg-larch-wash' : 'hover:bg-paper'}`}
+              className={rowLook(bend.number === lit)}
               onClick={() => onChoose(bend.number)}
             >
               <td className="!pl-4 text-left">

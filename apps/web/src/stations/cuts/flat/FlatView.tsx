@@ -15,6 +15,7 @@ import { OutputButton } from '../../../files/OutputButton';
 import { Findings } from '../../../ledger/Findings';
 import { Panel } from '../../../ledger/Panel';
 import { Length, Mass } from '../../../parts/Figure';
+import { HEAD_ROW, rowLook } from '../../../parts/tables';
 import { addPlate } from '../changes';
 import { CornerTable } from './CornerTable';
 import { PlatePanel } from './PlatePanel';
@@ -61,7 +62,7 @@ export function FlatView({ plan }: { readonly plan: Plan }) {
           <table className="w-full border-collapse text-[13.5px]">
             <caption className="sr-only">Flat parts</caption>
             <thead>
-              <tr className="caption border-b-2 border-ink text-right align-bottom [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal">
+              <tr className={HEAD_ROW}>
                 <th className="!pl-4 text-left">Piece</th>
                 <th className="text-left">Turned over</th>
                 <th className="text-left">Trial</th>
@@ -124,10 +125,7 @@ interface RowProps {
 function PlateRow({ each: { plate, mark, mass }, count, lit, onChoose }: RowProps) {
   const { document } = useEditor('document');
   return (
-    <tr
-      className={`cursor-pointer border-b border-rule text-right [&>td]:px-2 [&>td]:py-1 ${lit ? 'bg-larch-wash' : 'hover:bg-paper'}`}
-      onClick={onChoose}
-    >
+    <tr className={rowLook(lit)} onClick={onChoose}>
       <td className="!pl-4 text-left whitespace-nowrap">
         <button type="button" aria-pressed={lit} onClick={onChoose} className="text-left">
           <span className="figure inline-block w-16 font-bold">{pairMark(mark)}</span>

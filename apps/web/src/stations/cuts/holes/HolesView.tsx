@@ -20,6 +20,7 @@ import { Findings } from '../../../ledger/Findings';
 import { Group, Panel } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
+import { HEAD_ROW, rowLook } from '../../../parts/tables';
 import { changeHoles } from '../changes';
 import { HoleForm } from './HoleForm';
 import { Unrolled } from './Unrolled';
@@ -130,7 +131,7 @@ function BoreTable({ piece, drilled, lit, onChoose }: TableProps) {
     <table className="w-full border-collapse text-[13.5px]">
       <caption className="sr-only">Holes, where each is marked</caption>
       <thead>
-        <tr className="caption border-b-2 border-ink text-right align-bottom [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal">
+        <tr className={HEAD_ROW}>
           <th className="!pl-4 text-left">Hole</th>
           <th className="text-left">Face</th>
           <th>From its start</th>
@@ -142,11 +143,7 @@ function BoreTable({ piece, drilled, lit, onChoose }: TableProps) {
       </thead>
       <tbody>
         {drilled.bores.map((bore, index) => (
-          <tr
-            key={index}
-            className={`cursor-pointer border-b border-rule text-right [&>td]:px-2 [&>td]:py-1 ${bore.hole === lit ? 'bg-larch-wash' : 'hover:bg-paper'}`}
-            onClick={() => onChoose(bore.hole)}
-          >
+          <tr key={index} className={rowLook(bore.hole === lit)} onClick={() => onChoose(bore.hole)}>
             <td className="!pl-4 text-left">
               <button type="button" aria-pressed={bore.hole === lit} onClick={() => onChoose(bore.hole)}>
                 {bore.name}

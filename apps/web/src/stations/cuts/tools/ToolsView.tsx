@@ -14,6 +14,7 @@ import { OutputButton } from '../../../files/OutputButton';
 import { Group, Panel } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
+import { HEAD_ROW } from '../../../parts/tables';
 import { useShop } from '../../../shop/useShop';
 import { NO_CUTS } from '../changes';
 import { DieList } from './DieList';
@@ -76,7 +77,7 @@ export function ToolsView({ plan }: { readonly plan: Plan }) {
         <table className="w-full border-collapse text-[13.5px]">
           <caption className="sr-only">What is set on which tool</caption>
           <thead className="sticky top-0 z-10 bg-sheet">
-            <tr className="caption border-b-2 border-ink text-right align-bottom [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal">
+            <tr className={HEAD_ROW}>
               <th className="!pl-4 text-left">Piece</th>
               <th className="text-left">What</th>
               <th className="text-left">Tool</th>
