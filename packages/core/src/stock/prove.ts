@@ -116,6 +116,7 @@ export function* proveNest(
     patterns.push(...fresh);
     if (round % 10 === 9) yield best;
   }
+  best = { ...best, bound: Math.max(best.bound, boundOfBars(sizes, bars, rooms, solve, seconds)) };
   best = { ...best, proven: best.nest.cost <= best.bound + slack(bars) };
   yield best;
   if (best.proven) return best;
@@ -133,6 +134,29 @@ function slack(bars: readonly Kind[]): number {
   const step = cents.reduce((a, b) => gcd(a, b), 0) / 100;
   return whole ? Math.max(EPSILON, step * (1 - 1e-6)) : EPSILON;
 }
+/** Whole bars whose rooms together hold what is wanted, however it is shared among them: no nest costs less. */
+function boundOfBars(
+  sizes: readonly Size[],
+  bars: readonly Kind[],
+  rooms: readonly number[],
+  solve: LinearSolver,
+  seconds: number,
+): number {
+  const need = sum(sizes, ({ units, wanted }) => units * wanted.length);
+  const of = (value: (index: number) => number) =>
+    bars.map((_, index) => `+ ${value(index)} y${index}`).join(' ');
+  const { proven, value } = solve(
+    [
+      ...['Minimize', ` cost: ${of((index) => bars[index]!.source.cost)}`],
+      ...['Subject To', ` room: ${of((index) => rooms[index]!)} >= ${need}`],
+      ...['Bounds', ...bars.map(({ most }, index) => ` 0 <= y${index} <= ${most ?? 10_000}`)],
+      ...['General', ` ${bars.map((_, index) => `y${index}`).join(' ')}`, 'End'],
+    ].join('\n'),
+    seconds,
+  );
+  return proven ? value : 0;
+}
+
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 function sizesOf(wanted: readonly Wanted[], { kerf }: Cutting): readonly Size[] {

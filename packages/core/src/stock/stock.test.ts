@@ -101,6 +101,15 @@ describe('a nest', () => {
     expect(Math.ceil(bound - 1e-6)).toBe(73);
     expect(sure).toBe(true);
   });
+  it('whole bars are part of the bound: four of 58 where three and a half would be long enough is proven', () => {
+    const wanted = pieces([
+      3396, 1626, 1626, 1391, 1391, 1140, 1140, 1140, 1140, 1109, 980, 980, 935, 935, 809, 670, 670, 638, 638,
+      295, 295,
+    ]);
+    const sources = [sold(6000, 58), sold(3000, 33), rack('r', 1480)];
+    const { nest, bound, proven: sure } = proven(wanted, sources, { kerf: 2, trim: 5 });
+    expect([nest.cost, bound, sure]).toEqual([232, 232, true]);
+  });
   it('whatever is wanted: it can be sawn, costs no less than the bound, and the program is never dearer than first-fit', () => {
     const length = fc.integer({ min: 50, max: 2900 });
     fc.assert(

@@ -3,8 +3,8 @@ import { useEditor } from '../../../editor/editor';
 
 const WIDE = 660;
 const HIGH = 34;
-/** Narrower than this a piece's mark does not stand in it. */
-const MARK = 22;
+/** Width of a figure: a mark stands in its piece where there is room. */
+const LETTER = 8.2;
 
 /** A bar to scale with its pieces in the order they are sawn, and what is left of it. */
 export function BarPicture({ bar, longest }: { readonly bar: NestedBar; readonly longest: number }) {
@@ -50,12 +50,13 @@ export function BarPicture({ bar, longest }: { readonly bar: NestedBar; readonly
           return (
             <g key={mark}>
               <rect x={x} y={5} width={width} height={24} fill="var(--sheet)" stroke="var(--ink)" />
-              {width > MARK && (
+              <title>{`${mark}: ${text(length)}`}</title>
+              {width > mark.length * LETTER + 4 && (
                 <text x={x + width / 2} y={22} textAnchor="middle" fontSize="13" fill="var(--ink)">
                   <tspan className="figure" fontWeight="700">
                     {mark}
                   </tspan>
-                  {width > MARK * 4 && (
+                  {width > (mark.length + text(length).length + 1) * LETTER + 8 && (
                     <tspan dx="6" className="figure" fontSize="13" fill="var(--quiet)">
                       {text(length)}
                     </tspan>
@@ -65,7 +66,7 @@ export function BarPicture({ bar, longest }: { readonly bar: NestedBar; readonly
             </g>
           );
         })}
-        {left * scale > MARK * 1.6 && (
+        {left * scale > text(left).length * LETTER + 4 && (
           <text
             x={(source.length - left / 2) * scale}
             y={22}
