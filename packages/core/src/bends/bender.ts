@@ -159,28 +159,21 @@ export function inBender(schedule: BendSchedule, index: number, made: number): I
   return { swung: points(0, end), rest: points(end, before.length) };
 }
 
-/** Steps of a bend that are looked at. */
-const LOOKS = 12;
-
-/** Whether what is bent already swings into the bender or the floor while a bend is made. */
+/**
+ * Whether what is bent already swings into the bender or the floor while a bend is made. It turns about the die’s upright
+ * axis: each of its points keeps its height and its distance from the die, so that one look tells of the whole swing.
+ */
 function sweepFindings(schedule: BendSchedule, die: Die, index: number): Finding[] {
   if (die.floor === 0 && (die.reach === 0 || die.below === 0)) return [];
   const { mark, piece } = schedule;
   const { number, angle } = schedule.bends[index]!;
   const half = schedule.across / 2;
-  for (let look = 0; look <= LOOKS; look += 1) {
-    const made = Math.max(0.01, (angle * look) / LOOKS);
-    const { swung, rest } = inBender(schedule, index, made);
-    const low = [...swung, ...rest].find(
-      ([x, y, z]) =>
-        (die.floor > 0 && z - half < -die.floor) ||
-        (die.below > 0 && z - half < -die.below && Math.hypot(x, y) < die.reach),
-    );
-    if (!low) continue;
-    const what = die.floor > 0 && low[2] - half < -die.floor ? 'floor' : 'bender';
-    return [tell('bend-hits', 'look', piece, { mark, bend: number, what, at: look === 0 ? 0 : made })];
-  }
-  return [];
+  const { swung, rest } = inBender(schedule, index, angle);
+  const what = [...swung, ...rest].reduce<'bender' | 'floor' | undefined>((hit, [x, y, z]) => {
+    if (hit === 'floor' || (die.floor > 0 && z - half < -die.floor)) return 'floor';
+    return die.below > 0 && z - half < -die.below && Math.hypot(x, y) < die.reach ? 'bender' : hit;
+  }, undefined);
+  return what ? [tell('bend-hits', 'look', piece, { mark, bend: number, what })] : [];
 }
 
 /** Turn and plane of a bend from an angle gauge read on two faces square to each other. */

@@ -297,6 +297,17 @@ describe('on the bender', () => {
     expect(codes({ reach: 500, below: low + 12.7 - 5 })).toEqual(['bend-hits']);
     expect(codes({ reach: 20, below: low + 12.7 - 5 })).toEqual([]);
   });
+  it('while a bend is made each point of what swings keeps its height and its distance from the die', () => {
+    const way = ({ swung }: ReturnType<typeof inBender>) =>
+      swung.slice(0, 8).map(([x, y, z]) => [Math.hypot(x, y), z] as const);
+    const whole = way(inBender(schedule, 1, 90));
+    for (const made of [1, 30, 60])
+      way(inBender(schedule, 1, made)).forEach(([away, height], index) => {
+        // The same points of the tube: they are told from its reference end on.
+        expect(height).toBeCloseTo(whole[index]![1], 0);
+        expect(Math.abs(away - whole[index]![0])).toBeLessThan(8);
+      });
+  });
   it('turned over end for end the same leg stands up', () => {
     const back = scheduleOf(corners, [76.2, 76.2], { from: 'end', extra: NONE });
     const heights = inBender(back, 1, 45).swung.map(([, , z]) => z);

@@ -34,9 +34,9 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
     text: `${degrees(set)} with springback; it turns ${degrees(most)}.`,
     remedies: ['Make it in two bends', 'Choose another die'],
   }),
-  'bend-hits': ({ mark, bend, what, at }, { degrees }) => ({
+  'bend-hits': ({ mark, bend, what }) => ({
     title: `Piece ${mark}: bend ${bend} runs into the ${what}`,
-    text: `What is bent already meets the ${what} when ${degrees(at)} of it are made.`,
+    text: `What is bent already swings into the ${what} while it is made.`,
     remedies: ['Measure from the other end', 'Turn the bender, or raise it', 'Join it from two pieces'],
   }),
   'piece-over-bar': ({ mark, length, bar }, { mm }) => ({

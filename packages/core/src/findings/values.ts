@@ -135,7 +135,7 @@ export interface CutsFindings {
   'die-radius-differs': { mark: string; radius: number; die: number; name: string };
   'straight-short': { mark: string; bend: number; has: number; wants: number; what: 'clamp' | 'follower' };
   'bend-too-far': { mark: string; bend: number; set: number; most: number };
-  'bend-hits': { mark: string; bend: number; what: 'bender' | 'floor'; at: number };
+  'bend-hits': { mark: string; bend: number; what: 'bender' | 'floor' };
   'piece-over-bar': { mark: string; length: number; bar: number };
   'no-stock': { section: string; pieces: string };
   'hole-over-end': { mark: string; hole: string; by: number };

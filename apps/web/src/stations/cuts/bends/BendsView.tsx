@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   onBender,
   pairMark,
@@ -25,7 +25,13 @@ export function BendsView({ plan }: { readonly plan: Plan }) {
   const { document, piece, setPiece } = useEditor('document', 'piece', 'setPiece');
   const { shop, missing } = useShop();
   const [number, setNumber] = useState(1);
-  const all = plan.bends.filter(once);
+  const { cuts } = document;
+  const all = useMemo(() => plan.bends.filter(once), [plan.bends]);
+  const onDies = useMemo(
+    () => new Map(all.map((each) => [each.piece, onBender(each, shop, cuts?.bends[memberOf(each.piece)!])])),
+    [all, shop, cuts],
+  );
+  const on = ({ piece: id }: BendSchedule): OnBender => onDies.get(id)!;
   const chosen = all.find((each) => memberOf(each.piece) === memberOf(piece)) ?? all[0];
   if (!chosen)
     return (
@@ -34,8 +40,6 @@ export function BendsView({ plan }: { readonly plan: Plan }) {
         radius.
       </p>
     );
-  const on = (schedule: BendSchedule): OnBender =>
-    onBender(schedule, shop, document.cuts?.bends[memberOf(schedule.piece)!]);
   const made = on(chosen);
   const bend = Math.min(number, chosen.bends.length);
   return (
