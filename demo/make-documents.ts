@@ -14,6 +14,7 @@ import {
   type Hole,
   type LinkageId,
 } from '@larchwood/format';
+import { worked } from './worked.js';
 
 /** Writes the demo workshop's documents. Alder Yard, its riders and its builds are made up. */
 interface Demo {

@@ -113,7 +113,15 @@ export {
   type Bend,
   type BendSchedule,
 } from './bends/schedule.js';
-export { compoundFrom, diesFor, inBender, onBender, type BendSetting, type OnBender, type OwnDie } from './bends/bender.js';
+export {
+  compoundFrom,
+  diesFor,
+  inBender,
+  onBender,
+  type BendSetting,
+  type OnBender,
+  type OwnDie,
+} from './bends/bender.js';
 export { pairMark, pairName, springbackText, turnText } from './bends/words.js';
 export { taperOf, type Taper } from './bends/taper.js';
 export { springbackOf, trialsOf, type Springback } from './bends/springback.js';

@@ -174,7 +174,9 @@ describe('bad documents are refused with the path of each fault', () => {
     ]);
   });
   it('a newer version is refused in words', () => {
-    expect(broken('/version', FORMAT_VERSION + 1)).toEqual([{ path: '/version', message: expect.stringContaining('newer') }]);
+    expect(broken('/version', FORMAT_VERSION + 1)).toEqual([
+      { path: '/version', message: expect.stringContaining('newer') },
+    ]);
   });
   it.each([null, 4, 'x', [], [1, 2]])('%j is no build', (value) => expect(faultsOf(value).length).toBe(1));
   it('rubbish text, and 20 MB of it, is refused without a throw', () => {
