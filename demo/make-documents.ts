@@ -7,13 +7,7 @@ import {
   type CreateOptions,
   type Plan,
 } from '@larchwood/core';
-import {
-  documentText,
-  type BuildDocument,
-  type CutsData,
-  type Hole,
-  type LinkageId,
-} from '@larchwood/format';
+import { documentText, type BuildDocument, type LinkageId } from '@larchwood/format';
 import { worked } from './worked.js';
 
 /** Writes the demo workshop's documents. Alder Yard, its riders and its builds are made up. */
