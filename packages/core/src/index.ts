@@ -235,9 +235,8 @@ export { unevenness } from './steering/made/column.js';
 export { bumpSteerOf, type BumpSteer } from './steering/bump.js';
 export { fixedPlan } from './plan/fixedPlan.js';
 export {
-  barOf,
+  better as betterNest,
   firstNest,
-  longestOf,
   type BarSource,
   type Cutting,
   type Nest,
@@ -247,6 +246,7 @@ export {
 export {
   barsCut,
   cutBar,
+  oneEachNest,
   rackChanges,
   sawingOf,
   shoppingOf,
@@ -256,7 +256,6 @@ export {
 } from './stock/plan.js';
 export { proveNest, solverFrom, type Proven } from './stock/prove.js';
 export {
-  boreIn,
   faceWords,
   flatFaces,
   usualHole,

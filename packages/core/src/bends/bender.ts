@@ -1,7 +1,8 @@
 import type { Bending, Die, Shop } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
 import { pointOn } from '../frame/path.js';
-import type { Vector } from '../vector/vector.js';
+import { toDegrees, toRadians } from '../units/angle.js';
+import { cross, dot, subtract, type Vector } from '../vector/vector.js';
 import { bentSoFar, type Bend, type BendSchedule } from './schedule.js';
 import { settingFor, springbackOf, trialsOf, type Springback } from './springback.js';
 
@@ -33,20 +34,20 @@ const FITS = { size: 0.4, radius: 0.5 } as const;
 /** Dies that take a tube of that size and shape, nearest radius first. */
 export function diesFor(
   { dies }: Pick<Shop, 'dies'>,
-  { across, way }: Pick<BendSchedule, 'across' | 'way'>,
+  { across, shape }: Pick<BendSchedule, 'across' | 'shape'>,
   radius: number,
 ): readonly OwnDie[] {
   return Object.entries(dies)
-    .filter(
-      ([, die]) => Math.abs(die.size - across) <= FITS.size && (die.shape === 'round') === (way !== 'wedge'),
-    )
+    .filter(([, die]) => Math.abs(die.size - across) <= FITS.size && die.shape === shape)
     .map(([id, die]) => ({ ...die, id }))
     .sort((a, b) => Math.abs(a.radius - radius) - Math.abs(b.radius - radius));
 }
 
-/** A piece on the die that was chosen for it, or each of its bends on the die of its radius. */
+/**
+ * A piece on the die that was chosen for it, or each of its bends on the die of its radius. What is mostly rolled, or sawn
+ * in wedges, is drawn round a die where the workshop has one for all of its bends.
+ */
 export function onBender(schedule: BendSchedule, shop: Shop, bending?: Pick<Bending, 'die'>): OnBender {
-  if (schedule.way !== 'die') return { settings: [], findings: [] };
   const { bends, mark, piece } = schedule;
   const chosen = bending?.die;
   const own = chosen === undefined ? undefined : shop.dies[chosen];
@@ -61,6 +62,8 @@ export function onBender(schedule: BendSchedule, shop: Shop, bending?: Pick<Bend
     const spring = springbackOf(die, trialsOf(shop.trials, { die: die.id, section, material }));
     return { bend, die, spring, mark: bend.mark + die.mark, ...settingFor(die, spring, bend.angle) };
   });
+  if (schedule.way !== 'die' && chosen === undefined && settings.some(({ die }) => !die))
+    return { settings: [], findings: [] };
   const missing = [...new Set(settings.flatMap(({ die, bend }) => (die ? [] : [bend.radius])))];
   const scatters = settings.map(({ spring }) => spring?.scatter);
   return {
@@ -139,16 +142,11 @@ export function inBender(schedule: BendSchedule, index: number, made: number): I
   const end = arc.station + arc.length;
   // The rest lies along −x at the back, the die's axis up: a frame of the tube where this bend ends now.
   const { at, direction } = pointOn(before, end);
+  const across = cross(arc.axis, direction);
+  // Seen from above: the tube is fed towards +x, the bend begins beside the die at y = radius, and turns about z.
   const seen = (point: Vector): Vector => {
-    const way = [point[0] - at[0], point[1] - at[1], point[2] - at[2]] as const;
-    const across: Vector = [
-      arc.axis[1] * direction[2] - arc.axis[2] * direction[1],
-      arc.axis[2] * direction[0] - arc.axis[0] * direction[2],
-      arc.axis[0] * direction[1] - arc.axis[1] * direction[0],
-    ];
-    const on = (axis: Vector) => way[0] * axis[0] + way[1] * axis[1] + way[2] * axis[2];
-    // Seen from above: the tube is fed towards +x, the bend begins beside the die at y = radius, and turns about z.
-    return [-on(direction), on(across) * -1 + bend.radius, on(arc.axis)];
+    const way = subtract(point, at);
+    return [-dot(way, direction), bend.radius - dot(way, across), dot(way, arc.axis)];
   };
   const points = (from: number, to: number) => {
     const count = Math.max(1, Math.ceil((to - from) / CLOSE));
@@ -181,9 +179,6 @@ export function compoundFrom(
   first: number,
   second: number,
 ): { readonly turn: number; readonly plane: number } {
-  const [a, b] = [first, second].map((angle) => Math.tan((angle * Math.PI) / 180)) as [number, number];
-  return {
-    turn: (Math.atan(Math.hypot(a, b)) * 180) / Math.PI,
-    plane: (Math.atan2(b, a) * 180) / Math.PI,
-  };
+  const [a, b] = [Math.tan(toRadians(first)), Math.tan(toRadians(second))];
+  return { turn: toDegrees(Math.atan(Math.hypot(a, b))), plane: toDegrees(Math.atan2(b, a)) };
 }

@@ -279,6 +279,19 @@ describe('on the bender', () => {
     expect(codes({}, { die: 'sold' })).toEqual(['die-gone']);
     expect(codes({ shape: 'square' })).toEqual(['die-missing']);
   });
+  it('square stock is sawn in wedges and a wide arc is rolled, unless the workshop has a die for it', () => {
+    const square = { ...schedule, shape: 'square', way: 'wedge' } as const;
+    const wide = { ...schedule, way: 'rolled' } as const;
+    for (const each of [square, wide])
+      expect(onBender(each, NO_SHOP)).toEqual({ settings: [], findings: [] });
+    expect(onBender(square, shop())).toEqual({ settings: [], findings: [] });
+    expect(onBender(square, shop({ shape: 'square' })).settings.map(({ die }) => die?.id)).toEqual([
+      'd',
+      'd',
+    ]);
+    expect(onBender(wide, shop()).settings.map(({ die }) => die?.id)).toEqual(['d', 'd']);
+    expect(onBender(wide, NO_SHOP, { die: 'sold' }).findings.map(({ code }) => code)).toEqual(['die-gone']);
+  });
   it('clamp and follower want their straight, to a tenth; a die turns so far', () => {
     // 300 less two tangents of 76.2 between the bends; less one before the first.
     expect(codes({ clamp: 147.5 })).toEqual([]);

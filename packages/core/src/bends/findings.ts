@@ -9,7 +9,7 @@ export const TIGHT = { kinks: 2, flattens: 3 } as const;
 /** What can be said of bends whatever the workshop has. */
 export const bendFindings = (schedules: readonly BendSchedule[]): Finding[] =>
   schedules
-    .filter(({ mark }) => !mark.endsWith('R'))
+    .filter(({ side }) => side !== 'right')
     .flatMap(({ way, bends, across, piece, mark }) =>
       way !== 'die'
         ? []

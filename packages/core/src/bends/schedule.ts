@@ -1,10 +1,11 @@
 import type { Bending } from '@larchwood/format';
 import type { Piece } from '../frame/frame.js';
-import { acrossOf } from '../frame/sections.js';
-import type { PieceCut } from '../joints/cut.js';
-import { toDegrees } from '../units/angle.js';
-import { add, along, cross, dot, length, subtract, turn, unit, type Vector } from '../vector/vector.js';
 import { pointOn, type Arc, type Path } from '../frame/path.js';
+import { acrossOf } from '../frame/sections.js';
+import type { Side } from '../frame/side.js';
+import type { PieceCut } from '../joints/cut.js';
+import { toDegrees, toRadians } from '../units/angle.js';
+import { add, along, cross, dot, length, subtract, turn, unit, type Vector } from '../vector/vector.js';
 
 /** How a tube is brought round a corner. */
 export type BendWay = 'die' | 'rolled' | 'wedge';
@@ -36,11 +37,15 @@ export interface Bend {
 export interface BendSchedule {
   readonly piece: string;
   readonly mark: string;
+  /** Of a pair the right one is marked as the left one, and turned the other way about itself. */
+  readonly side: Side;
   readonly name: string;
   readonly section: string;
   readonly material: string;
   /** Larger outer size of the tube. */
   readonly across: number;
+  readonly shape: 'round' | 'square' | 'oval';
+  /** How it is mostly made. */
   readonly way: BendWay;
   readonly from: Bending['from'];
   readonly extra: Bending['extra'];
@@ -101,7 +106,9 @@ export function bendSchedule(
   });
   const across = acrossOf(piece.section);
   return {
-    ...{ piece: piece.id, mark: piece.mark, name: piece.name, section: piece.member.section },
+    ...{ piece: piece.id, mark: piece.mark, side: piece.side, name: piece.name },
+    section: piece.member.section,
+    shape: piece.section.shape === 'rectangular' ? 'square' : piece.section.shape,
     ...{ material: piece.member.material, across, from, extra, tube, finished: last - first, bends },
     way: wayOf(piece, across),
     flat: bends.every(({ rotation }) => Math.min(Math.abs(rotation), 180 - Math.abs(rotation)) < FLAT),
@@ -130,7 +137,7 @@ function rotationOf(before: Arc, arc: Arc, from: Bending['from']): number {
 /** How far a point moves when a bend turns half a degree more: it turns about the bend's axis. */
 function movedBy({ centre, axis }: Arc, point: Vector): number {
   const arm = subtract(point, centre);
-  return length(cross(axis, arm)) * 2 * Math.sin((0.25 * Math.PI) / 180);
+  return length(cross(axis, arm)) * 2 * Math.sin(toRadians(0.25));
 }
 
 /** Straights and arcs of a tube that was bent so far as `made` of its bends, from the reference end; flat in x and y at the last. */

@@ -3,10 +3,8 @@ import { toDegrees } from '../units/angle.js';
 /** A rail whose wall is sawn and closed so that it tapers. Lengths mm, angles degrees. */
 export interface Taper {
   readonly angle: number;
-  /** Of the sawn edge, which the closed wall is as long as. */
+  /** Of the sawn edge: the closed wall, or the strip that covers it, is as long. */
   readonly edge: number;
-  /** Strip that covers the gap where it is opened instead of closed: as wide at its end as the cut was. */
-  readonly strip: { readonly length: number; readonly wide: number };
   /** Stands in the slot while it is welded, so that it does not pull shut: the slot’s width less its clearance. */
   readonly spreader: number;
 }
@@ -22,7 +20,6 @@ export function taperOf(width: number, length: number, slot: number): Taper {
   return {
     angle: toDegrees(Math.atan2(width, length)),
     edge: Math.hypot(width, length),
-    strip: { length: Math.hypot(width, length), wide: width },
     spreader: Math.max(0, slot - SPREADER_CLEARANCE),
   };
 }

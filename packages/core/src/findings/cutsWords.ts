@@ -49,6 +49,19 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
     text: `Nothing says how long it is sold, and nothing of it lies on the rack. It is wanted for ${pieces}.`,
     remedies: ['Enter a length that it is sold in', 'Enter what lies on the rack'],
   }),
+  'cut-differs': ({ mark, length, wanted }, { mm }) => ({
+    title: `Piece ${mark} was cut to another length`,
+    text: `${mm(length)} when its bar was marked cut; the frame wants ${mm(wanted)} now.`,
+    remedies:
+      wanted > length
+        ? ['Cut it anew: press “Not cut after all” at its bar', 'Bring the frame back to what was cut']
+        : ['Trim it', 'Bring the frame back to what was cut'],
+  }),
+  'cut-not-wanted': ({ mark, length }, { mm }) => ({
+    title: `Piece ${mark} was cut and is not in the frame any more`,
+    text: `${mm(length)} of it were cut when its bar was marked.`,
+    remedies: ['Put it on the rack', 'Press “Not cut after all” at its bar', 'Bring the frame back'],
+  }),
   'hole-over-end': ({ mark, hole, by }, { mm }) => ({
     title: `Piece ${mark}: ${nameInText(hole)} runs out over the end`,
     text: `It reaches ${mm(by)} past where the tube is cut.`,
@@ -65,8 +78,8 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
     remedies: ['Move one of them', 'Make one smaller'],
   }),
   'hole-weakens': ({ mark, hole, share }) => ({
-    title: `Piece ${mark}: ${nameInText(hole)} takes ${Math.round(share * 100)} % of the wall`,
-    text: 'So wide a hole in a tube that carries is a weak spot. Put it where little bends the tube, round its burr, and sleeve it.',
+    title: `Piece ${mark}: ${nameInText(hole)} is wide for its wall`,
+    text: `It takes ${Math.round(share * 100)} % of the width of that face. So wide a hole in a tube that carries is a weak spot. Put it where little bends the tube, round its burr, and sleeve it.`,
     remedies: ['Make it smaller', 'Sleeve it', 'Choose a larger tube'],
   }),
   'slot-narrow': ({ mark, hole, slot, axle }, { mm }) => ({

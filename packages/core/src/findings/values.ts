@@ -138,6 +138,8 @@ export interface CutsFindings {
   'bend-hits': { mark: string; bend: number; what: 'bender' | 'floor' };
   'piece-over-bar': { mark: string; length: number; bar: number };
   'no-stock': { section: string; pieces: string };
+  'cut-differs': { mark: string; length: number; wanted: number };
+  'cut-not-wanted': { mark: string; length: number };
   'hole-over-end': { mark: string; hole: string; by: number };
   'hole-over-edge': { mark: string; hole: string; by: number };
   'holes-meet': { mark: string; hole: string; other: string; left: number };

@@ -1,10 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { BuildDocument, Hole } from '@larchwood/format';
+import type { BuildDocument, Hole, Section } from '@larchwood/format';
 import { made, planMade } from '../../../../testing/made.js';
-import { cross, distance, dot, length, mirror, subtract, unit } from '../vector/vector.js';
+import { carried, pointOn } from '../frame/path.js';
+import type { Piece } from '../frame/frame.js';
+import type { PieceCut } from '../joints/cut.js';
+import {
+  along,
+  cross,
+  distance,
+  dot,
+  length,
+  mirror,
+  scale,
+  subtract,
+  turn,
+  unit,
+  type Vector,
+} from '../vector/vector.js';
 import { without } from '../without.js';
-import { boreIn, boresOf, faceWords, flatFaces, HOLES, usualHole, type Bore } from './holes.js';
+import { boresOf, faceWords, flatFaces, HOLES, usualHole, type Bore } from './holes.js';
 
 const ladder = made('kart', 'ladder');
 const rail = ladder.frame.members.find(({ name, mirrored }) => mirrored && /rail/i.test(name))!;
@@ -35,6 +50,21 @@ const codes = (holes: readonly Hole[]) =>
   drilled(holes)
     .findings.filter(({ where }) => where.station === 'cuts')
     .map(({ code }) => code);
+
+/** Middle of a hole on the outside of its wall, and the way that it is drilled: from the mark alone, as one finds it. */
+function boreIn(piece: Piece, cut: PieceCut, { fromStart, face, off }: Bore): { at: Vector; into: Vector } {
+  const [start] = cut.ends;
+  const station = start.station - start.edge.longest.at + fromStart;
+  const { at, direction } = pointOn(piece.path, station);
+  const outward = turn(carried(piece.path, piece.top, station), direction, face);
+  const { section } = piece;
+  // Off the middle of a round tube the wall falls away.
+  const out =
+    section.shape === 'round'
+      ? Math.sqrt((section.diameter / 2) ** 2 - off ** 2)
+      : (face % 180 === 0 ? section.height : section.width) / 2;
+  return { at: along(along(at, outward, out), cross(direction, outward), off), into: scale(outward, -1) };
+}
 
 describe('a hole', () => {
   it('goes square through: both walls on one line across the tube, as far from the start', () => {
@@ -122,6 +152,34 @@ describe('a hole', () => {
       { numRuns: 25 },
     );
   });
+});
+
+it('on an oval tube the way round is that of its ellipse; on a tapered one that of its size where the hole is', () => {
+  const road = made('bicycle', 'road');
+  const top = road.frame.members.find(({ name }) => name === 'Top tube')!;
+  const [hole] = [bolt({ face: 90, distance: 200 })];
+  const onTube = (section: Section) => {
+    const frame = { ...road.frame, sections: [...road.frame.sections, section] };
+    const members = frame.members.map((each) =>
+      each.id === top.id ? { ...each, section: section.id, holes: [hole] } : each,
+    );
+    const plan = planMade({ ...road, frame: { ...frame, members } });
+    return plan.holes.find(({ piece }) => piece === top.id)!;
+  };
+  const oval = onTube({ id: 'oval', name: 'oval', shape: 'oval', width: 20, height: 40, wall: 1 });
+  // A quarter of the ellipse by adding up its arc, in steps of a thousandth of a degree.
+  let quarter = 0;
+  for (let step = 0; step < 90_000; step += 1) {
+    const t = ((step + 0.5) / 90_000) * (Math.PI / 2);
+    quarter += Math.hypot(10 * Math.cos(t), 20 * Math.sin(t)) * (Math.PI / 2 / 90_000);
+  }
+  expect(oval.bores[0]!.round).toBeCloseTo(quarter, 2);
+  expect(oval.bores[0]!.girth).toBeCloseTo(4 * quarter, 2);
+  const taper = { diameter: 20, length: 5000 };
+  const tapered = onTube({ id: 'taper', name: 'taper', shape: 'round', diameter: 30, wall: 1, taper });
+  const [near] = tapered.bores;
+  expect(near!.girth).toBeLessThan(Math.PI * 30);
+  expect(near!.round).toBeCloseTo(near!.girth / 4, 6);
 });
 
 it('laid flat, faces follow each other round the tube, as wide as they are', () => {

@@ -1,10 +1,11 @@
 import type { Hole } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
 import type { Frame, Piece } from '../frame/frame.js';
-import { carried, pointOn } from '../frame/path.js';
+import { outlineOf, type Outline } from '../frame/outline.js';
+import { sizeAt } from '../frame/sections.js';
 import type { PieceCut } from '../joints/cut.js';
 import { toRadians } from '../units/angle.js';
-import { along, cross, dot, scale, turn, type Vector } from '../vector/vector.js';
+import { dot, turn, type Vector } from '../vector/vector.js';
 
 /** One round hole or slot in one wall of a piece, where it is marked. Lengths mm, angles degrees. */
 export interface Bore {
@@ -19,6 +20,8 @@ export interface Bore {
   readonly off: number;
   /** Along the outside, from the top, clockwise: where a strip round the tube has it. */
   readonly round: number;
+  /** Once round the outside, where the hole is. */
+  readonly girth: number;
   readonly diameter: number;
   /** From end to end; the diameter where it is round. */
   readonly long: number;
@@ -31,36 +34,29 @@ export interface DrilledPiece {
   readonly name: string;
   /** Stands for a left and a right one: both are drilled clamped together. */
   readonly pair: boolean;
-  /** Round the outside of the tube. */
+  /** Round the outside of the tube, at its start. */
   readonly girth: number;
   readonly length: number;
   readonly bores: readonly Bore[];
   readonly findings: readonly Finding[];
 }
 
-/** Sizes of a section across the two directions of a face: out to the wall, and along the face. */
-function faceOf({ section }: Piece, face: number): { readonly out: number; readonly flat: number } {
-  if (section.shape === 'round') return { out: section.diameter / 2, flat: section.diameter / 2 };
+/** The outside of a piece at a way from its start node: tapered and oval tubes, too. */
+const outlineAt = ({ section, length }: Piece, station: number): Outline =>
+  outlineOf(section, sizeAt(section, length, station), section.wall, false);
+
+/** Half of the wall that a face offers to a hole, off its middle, mm: less the corners of square stock. */
+function halfFlat({ section, length }: Piece, station: number, face: number): number {
+  const { width, height } = sizeAt(section, length, station);
   const upright = Math.abs(Math.cos(toRadians(face))) > Math.SQRT1_2;
-  const [wide, high] = [section.width / 2, section.height / 2];
-  const corner = section.shape === 'rectangular' ? section.corner : 0;
-  return upright ? { out: high, flat: wide - corner } : { out: wide, flat: high - corner };
+  return (upright ? width : height) / 2 - (section.shape === 'rectangular' ? section.corner : 0);
 }
 
-/** Round the outside, mm. */
-function girthOf({ section }: Piece): number {
-  if (section.shape === 'round') return Math.PI * section.diameter;
-  if (section.shape === 'oval') return Math.PI * (section.width + section.height) * 0.5;
-  return 2 * (section.width + section.height) - (8 - 2 * Math.PI) * section.corner;
-}
-
-/** Round the outside from the top to the middle of a face, mm; a face of square stock is one of four. */
-function roundTo(piece: Piece, face: number): number {
-  const girth = girthOf(piece);
-  const { section } = piece;
-  if (section.shape !== 'rectangular') return (girth * face) / 360;
-  const quarter = Math.round(face / 90);
-  return (girth * quarter) / 4;
+/** Along the outside from the top to the middle of a face, mm; square stock has four faces. */
+function roundTo({ section }: Pick<Piece, 'section'>, { developed }: Outline, face: number): number {
+  const line = section.shape === 'rectangular' ? Math.round(face / 90) * 90 : face;
+  const [low, share] = [Math.floor(line), line - Math.floor(line)];
+  return developed[low]! + share * ((developed[low + 1] ?? developed[low]!) - developed[low]!);
 }
 
 const TURN = 360;
@@ -87,12 +83,13 @@ export function boresOf(piece: Piece, cut: PieceCut): readonly Bore[] {
       ...around,
     ].flatMap(({ along: on, off, diameter, far, long, name }) => {
       const fromStart = middle + on;
+      const outline = outlineAt(piece, stationOf(cut, fromStart));
       const at = (wall: Bore['wall'], turned: number, sideways: number, size: number): Bore => {
         const face = within(across * (hole.face + turned));
         const offset = across * sideways;
         return {
           ...{ hole: hole.id, name, fromStart, fromEnd: cut.overall - fromStart, face, off: offset },
-          round: roundTo(piece, face) + offset,
+          ...{ round: roundTo(piece, outline, face) + offset, girth: outline.perimeter },
           ...{ diameter: size, long: wall === 'near' ? long : Math.max(size, long - diameter + size), wall },
         };
       };
@@ -104,6 +101,10 @@ export function boresOf(piece: Piece, cut: PieceCut): readonly Bore[] {
     });
   });
 }
+
+/** Way along the centre line from the start node. */
+const stationOf = ({ ends: [start] }: PieceCut, fromStart: number): number =>
+  start.station - start.edge.longest.at + fromStart;
 
 const fromStartOf = ({ from, distance }: Hole, overall: number): number =>
   from === 'start' ? distance : from === 'end' ? overall - distance : overall / 2 + distance;
@@ -132,7 +133,7 @@ export function drilledPieces({ pieces }: Frame, cuts: readonly PieceCut[]): rea
     return [
       {
         ...{ piece: piece.id, mark: piece.mark, name: piece.name, pair: piece.member.mirrored },
-        ...{ girth: girthOf(piece), length: cut.overall, bores },
+        ...{ girth: outlineAt(piece, 0).perimeter, length: cut.overall, bores },
         findings: piece.side === 'right' ? [] : holeFindings(piece, cut, bores),
       },
     ];
@@ -153,7 +154,7 @@ function holeFindings(piece: Piece, cut: PieceCut, bores: readonly Bore[]): Find
   const found = bores.flatMap((bore, index): Finding[] => {
     const { name: hole, fromStart, long, diameter, off, face } = bore;
     const over = Math.max(low - (fromStart - long / 2), fromStart + long / 2 - high);
-    const { out, flat } = faceOf(piece, face);
+    const flat = halfFlat(piece, stationOf(cut, fromStart), face);
     const wide = Math.abs(off) + diameter / 2 - flat;
     const other = bores
       .slice(index + 1)
@@ -161,12 +162,12 @@ function holeFindings(piece: Piece, cut: PieceCut, bores: readonly Bore[]): Find
     const share = diameter / (2 * flat);
     return [
       ...(over > 0 ? [tell('hole-over-end', 'look', piece.id, { mark, hole, by: over })] : []),
-      ...(wide > 0 && out > 0 ? [tell('hole-over-edge', 'look', piece.id, { mark, hole, by: wide })] : []),
+      ...(wide > 0 ? [tell('hole-over-edge', 'look', piece.id, { mark, hole, by: wide })] : []),
       ...(other
         ? [tell('holes-meet', 'look', piece.id, { mark, hole, other: other.name, left: apart(other, bore) })]
         : []),
       ...(wide <= 0 && share > HOLES.share
-        ? [tell('hole-weakens', 'note', piece.id, { mark, hole, share: share / 2 })]
+        ? [tell('hole-weakens', 'note', piece.id, { mark, hole, share })]
         : []),
     ];
   });
@@ -212,13 +213,13 @@ export interface FlatFace {
   readonly to: number;
 }
 export function flatFaces(piece: Piece): readonly FlatFace[] {
-  const girth = girthOf(piece);
+  const { developed, perimeter } = outlineAt(piece, 0);
   const { section } = piece;
-  const box = section.shape === 'rectangular' ? [section.width, section.height] : [1, 1];
-  const upright = (girth / 2) * (box[0]! / (box[0]! + box[1]!));
+  // A face of square stock is as wide as its share of the two sides; a round tube has four alike.
+  const share = section.shape === 'rectangular' ? section.width / (section.width + section.height) : 0.5;
   return [0, 90, 180, 270].map((face) => {
-    const middle = (girth * face) / 360;
-    const half = (face % 180 === 0 ? upright : girth / 2 - upright) / 2;
+    const middle = developed[face]!;
+    const half = (perimeter / 4) * (face % 180 === 0 ? share : 1 - share);
     return { face, middle, from: middle - half, to: middle + half };
   });
 }
@@ -228,25 +229,6 @@ function apart(a: Bore, b: Bore): number {
   const [along1, along2] = [a.long - a.diameter, b.long - b.diameter];
   const on = Math.max(0, Math.abs(a.fromStart - b.fromStart) - (along1 + along2) / 2);
   return Math.hypot(on, a.round - b.round) - (a.diameter + b.diameter) / 2;
-}
-
-/** Middle of a hole on the outside of its wall, and the way that it is drilled, into the tube. */
-export function boreIn(
-  piece: Piece,
-  cut: PieceCut,
-  bore: Bore,
-): { readonly at: Vector; readonly into: Vector } {
-  const [start] = cut.ends;
-  const station = start.station - start.edge.longest.at + bore.fromStart;
-  const { at, direction } = pointOn(piece.path, station);
-  const top = carried(piece.path, piece.top, station);
-  const outward = turn(top, direction, bore.face);
-  const sideways = cross(direction, outward);
-  const { out } = faceOf(piece, bore.face);
-  const round = piece.section.shape === 'round';
-  // Off the middle of a round tube the wall falls away.
-  const reach = round ? Math.sqrt(Math.max(0, out ** 2 - bore.off ** 2)) : out;
-  return { at: along(along(at, outward, reach), sideways, bore.off), into: scale(outward, -1) };
 }
 
 /** Which way a face looks on the vehicle, in words. */

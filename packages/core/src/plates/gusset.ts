@@ -25,7 +25,7 @@ export interface Gusset {
   readonly angle: number;
 }
 
-/** Tubes in line, or nearly, have no corner for a gusset; degrees. */
+/** Tubes in line, or nearly, have no corner for a gusset; degrees. Common practice, no source. */
 const FLAT = 12;
 /** A gusset’s nose is so wide, mm. Common practice, no source. */
 const NOSE = 4;

@@ -60,7 +60,8 @@ export function barOf(source: BarSource, pieces: readonly Wanted[], cutting: Cut
   };
 }
 
-const nestOf = (bars: readonly NestedBar[], over: readonly Wanted[]): Nest => ({
+/** Bars, and pieces that none of them holds. */
+export const nestOf = (bars: readonly NestedBar[], over: readonly Wanted[]): Nest => ({
   bars,
   over,
   cost: sum(bars, ({ source }) => source.cost),

@@ -3,9 +3,18 @@ import type { BuildDocument, CutBar, Offcut, Sawing, Shop } from '@larchwood/for
 import { USUAL_SAWING } from '@larchwood/format';
 import type { BendSchedule } from '../bends/schedule.js';
 import { teller, type Finding } from '../findings/finding.js';
-import type { Frame } from '../frame/frame.js';
+import type { Frame, Piece } from '../frame/frame.js';
 import type { PieceCut } from '../joints/cut.js';
-import { longestOf, type BarSource, type Cutting, type Nest, type Wanted } from './nest.js';
+import {
+  barOf,
+  longestOf,
+  nestOf,
+  roomOf,
+  type BarSource,
+  type Cutting,
+  type Nest,
+  type Wanted,
+} from './nest.js';
 
 /** Pieces of one section and material, and the bars that it is to be had in. */
 export interface StockGroup {
@@ -17,6 +26,24 @@ export interface StockGroup {
   readonly priced: boolean;
   /** kg of one mm of it. */
   readonly perMm: number;
+  /** Butted, tapered or pressed at an end: each tube gives one piece, and what is left of it is none worth keeping. */
+  readonly oneEach: boolean;
+}
+
+const givesOne = ({ section }: Pick<Piece, 'section'>): boolean =>
+  section.shape === 'round' &&
+  (section.butts !== undefined || section.taper !== undefined || section.ovalEnd !== undefined);
+
+/** What each piece is as it is sawn: a bent one as long as it is bent. */
+function sawn(
+  cuts: readonly PieceCut[],
+  bends: readonly BendSchedule[],
+): readonly { readonly cut: PieceCut; readonly length: number }[] {
+  const bent = new Map(bends.map((schedule) => [schedule.piece, schedule]));
+  return cuts.map((cut) => {
+    const schedule = bent.get(cut.piece);
+    return { cut, length: cut.blank + (schedule ? schedule.tube - schedule.finished : 0) };
+  });
 }
 
 export const sawingOf = ({ sawing }: Pick<Shop, 'sawing'>): Sawing =>
@@ -35,22 +62,20 @@ export function stockGroups(
   shop: Pick<Shop, 'stock' | 'rack'>,
   done: readonly CutBar[] = [],
 ): readonly StockGroup[] {
-  const bent = new Map(bends.map((schedule) => [schedule.piece, schedule]));
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   const cutAlready = new Set(done.flatMap((bar) => bar.pieces.map(({ mark }) => mark)));
-  const all = cuts
-    .filter(({ mark }) => !cutAlready.has(mark))
-    .map((cut) => {
+  const all = sawn(cuts, bends)
+    .filter(({ cut: { mark } }) => !cutAlready.has(mark))
+    .map(({ cut, length }) => {
       const piece = byId.get(cut.piece)!;
       const { section, material } = piece.member;
-      const schedule = bent.get(cut.piece);
-      const more = schedule ? schedule.tube - schedule.finished : 0;
-      const wanted: Wanted = { piece: piece.member.id, mark: cut.mark, length: cut.blank + more };
+      const wanted: Wanted = { piece: piece.member.id, mark: cut.mark, length };
       return {
         key: `${section} ${material}`,
         section,
         material,
         wanted,
+        of: piece,
         perMm: piece.mass / Math.max(1, piece.length),
       };
     });
@@ -61,10 +86,54 @@ export function stockGroups(
       ({ key }) => key,
     ).values(),
   ].map((each) => {
-    const { section, material, perMm } = each[0]!;
+    const { section, material, perMm, of } = each[0]!;
     const { sources, priced } = sourcesOf(shop, section, material);
-    return { section, material, perMm, sources, priced, wanted: each.map(({ wanted }) => wanted) };
+    const oneEach = givesOne(of);
+    const asSold = sources.length === 0 ? soldAs(of) : [];
+    return {
+      ...{ section, material, perMm, priced, oneEach },
+      sources: [...sources, ...asSold],
+      wanted: each.map(({ wanted }) => wanted),
+    };
   });
+}
+
+/** A butted tube says itself how long it is sold. */
+const soldAs = ({ section }: Piece): readonly BarSource[] =>
+  section.shape === 'round' && section.butts
+    ? [{ id: 'as-sold', length: section.butts.soldLength, cost: section.butts.soldLength, offcut: false }]
+    : [];
+
+/**
+ * Of tubes that give one piece each: the cheapest that is long enough. No end is sawn off a new one first: its thick ends
+ * are where they are.
+ */
+export function oneEachNest(
+  wanted: readonly Wanted[],
+  sources: readonly BarSource[],
+  { kerf }: Cutting,
+): Nest {
+  const used = new Map<string, number>();
+  const whole: Cutting = { kerf, trim: 0 };
+  const over: Wanted[] = [];
+  const bars = [...wanted]
+    .sort((a, b) => b.length - a.length)
+    .flatMap((piece) => {
+      const [source] = sources
+        .filter(
+          (each) =>
+            roomOf(each, whole) - kerf >= piece.length - 1e-6 &&
+            (used.get(each.id) ?? 0) < (each.most ?? Infinity),
+        )
+        .sort((a, b) => a.cost - b.cost || a.length - b.length);
+      if (!source) {
+        over.push(piece);
+        return [];
+      }
+      used.set(source.id, (used.get(source.id) ?? 0) + 1);
+      return [{ ...barOf(source, [piece], whole), left: 0 }];
+    });
+  return nestOf(bars, over);
 }
 
 function sourcesOf({ stock, rack }: Pick<Shop, 'stock' | 'rack'>, section: string, material: string) {
@@ -98,6 +167,33 @@ export function stockFindings(
   if (sources.length === 0) return [tell('no-stock', 'note', section, { section: name, pieces })];
   const bar = longestOf(sources, cutting);
   return over.map(({ piece, mark, length }) => tell('piece-over-bar', 'look', piece, { mark, length, bar }));
+}
+
+/** A piece that was cut counts as the one that is wanted within this, mm. */
+export const CUT_TO = 0.5;
+
+/** Pieces that were cut before the frame was changed: they have another length now, or are wanted no more. */
+export function cutFindings(
+  { cuts, bends }: { readonly cuts: readonly PieceCut[]; readonly bends: readonly BendSchedule[] },
+  done: readonly CutBar[],
+): Finding[] {
+  const now = new Map(sawn(cuts, bends).map(({ cut, length }) => [cut.mark, { cut, length }]));
+  return done.flatMap(({ pieces }) =>
+    pieces.flatMap(({ piece, mark, length }): Finding[] => {
+      const wanted = now.get(mark);
+      if (!wanted) return [tell('cut-not-wanted', 'note', piece, { mark, length })];
+      const differs = wanted.length - length;
+      return Math.abs(differs) <= CUT_TO
+        ? []
+        : [
+            tell('cut-differs', differs > 0 ? 'look' : 'note', wanted.cut.piece, {
+              mark,
+              length,
+              wanted: wanted.length,
+            }),
+          ];
+    }),
+  );
 }
 
 /** A bar as the document keeps it once it is cut. */

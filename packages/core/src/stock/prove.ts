@@ -25,8 +25,8 @@ export type LinearSolver = (program: string, seconds: number) => LinearAnswer;
 
 export interface Proven {
   readonly nest: Nest;
-  /** No nest costs less. */
-  readonly bound: number;
+  /** No nest costs less, to a tenth of a millimetre of each piece; none while it is not known. */
+  readonly bound?: number;
   readonly proven: boolean;
 }
 
@@ -71,6 +71,8 @@ export const solverFrom =
 /** Lengths are reckoned in tenths of a millimetre: pieces up, bars down. */
 const TENTHS = 10;
 const EPSILON = 1e-6;
+/** Most fillings of a bar that are looked at. */
+const LOOKS = 200_000;
 /** Most rounds of new patterns. */
 const ROUNDS = 400;
 
@@ -86,7 +88,8 @@ interface Pattern {
 
 /**
  * The best nest that an integer program finds over patterns that column generation brought, and the bound of its linear
- * program: no nest costs less. Yields what it has so far, so that it can be stopped between steps.
+ * program: no nest costs less. Yields what it has so far, so that it can be
+ * stopped between steps.
  * Source: Gilmore and Gomory (1961).
  * @param seconds for the integer program
  */
@@ -99,32 +102,35 @@ export function* proveNest(
 ): Generator<Proven, Proven> {
   const first = firstNest(wanted, sources, cutting);
   const fitting = wanted.filter((piece) => !first.over.includes(piece));
-  let best: Proven = { nest: first, bound: 0, proven: fitting.length === 0 };
-  if (fitting.length === 0) return best;
+  if (fitting.length === 0) return { nest: first, proven: true };
+  let best: Proven = { nest: first, proven: false };
   yield best;
   const sizes = sizesOf(fitting, cutting);
-  const bars = kindsOf(sources);
+  const least = Math.min(...sizes.map(({ units }) => units));
+  // A bar that holds none of them has no row in the program either.
+  const bars = kindsOf(sources).filter(({ source }) => roomOf(source, cutting) * TENTHS + EPSILON >= least);
   const rooms = bars.map(({ source }) => Math.floor(roomOf(source, cutting) * TENTHS + EPSILON));
   const patterns = sizes.flatMap((_, size) => alone(size, sizes, rooms));
   patterns.push(...patternsOf(first, sizes, bars));
+  let bound = boundOfBars(sizes, bars, rooms, solve, seconds);
   for (let round = 0; round < ROUNDS; round += 1) {
     const answer = solve(programOf(patterns, sizes, bars, false), seconds);
-    if (!answer.found) return best;
-    best = { ...best, bound: answer.value };
-    const fresh = priced(answer.duals, sizes, bars, rooms);
+    if (!answer.proven) break;
+    const { fresh, sure } = priced(answer.duals, sizes, bars, rooms);
+    // Only when no pattern is left that would lower it, the linear program’s cost is a bound.
+    if (fresh.length === 0 && sure) bound = Math.max(bound, answer.value);
     if (fresh.length === 0) break;
     patterns.push(...fresh);
     if (round % 10 === 9) yield best;
   }
-  best = { ...best, bound: Math.max(best.bound, boundOfBars(sizes, bars, rooms, solve, seconds)) };
-  best = { ...best, proven: best.nest.cost <= best.bound + slack(bars) };
+  const judged = (nest: Nest): Proven => ({ nest, bound, proven: nest.cost <= bound + slack(bars) });
+  best = judged(first);
   yield best;
   if (best.proven) return best;
   const whole = solve(programOf(patterns, sizes, bars, true), seconds);
   if (!whole.found) return best;
   const made = shrunk(laidOut(whole.columns, patterns, sizes, bars, cutting, first), sources, cutting);
-  const nest = better(made, first);
-  return { nest, bound: best.bound, proven: nest.cost <= best.bound + slack(bars) };
+  return judged(better(made, first));
 }
 
 /** All nests cost a multiple of this: the bound may be rounded up to the next one. In hundredths of the money. */
@@ -222,9 +228,7 @@ function programOf(
       ({ wanted }, size) => ` s${size}: ${terms(({ counts }) => counts[size]!)} >= ${wanted.length}`,
     ),
     ...bars.flatMap(({ most }, bar) =>
-      most !== undefined && patterns.some((pattern) => pattern.bar === bar)
-        ? [` b${bar}: ${terms((pattern) => (pattern.bar === bar ? 1 : 0))} <= ${most}`]
-        : [],
+      most !== undefined ? [` b${bar}: ${terms((pattern) => (pattern.bar === bar ? 1 : 0))} <= ${most}`] : [],
     ),
     ...(whole ? ['General', ` ${names}`] : []),
     'End',
@@ -237,13 +241,17 @@ function priced(
   sizes: readonly Size[],
   bars: readonly Kind[],
   rooms: readonly number[],
-): Pattern[] {
+): { readonly fresh: readonly Pattern[]; readonly sure: boolean } {
   let row = sizes.length;
-  return bars.flatMap(({ source, most }, bar): Pattern[] => {
+  let sure = true;
+  const fresh = bars.flatMap(({ source, most }, bar): Pattern[] => {
     const limit = most === undefined ? 0 : (duals[row++] ?? 0);
-    const { value, counts } = knapsack(rooms[bar]!, sizes, duals);
-    return source.cost - value - limit < -1e-6 * Math.max(1, source.cost) ? [{ bar, counts }] : [];
+    const filling = knapsack(rooms[bar]!, sizes, duals);
+    sure &&= filling.sure;
+    const lowers = source.cost - filling.value - limit < -1e-6 * Math.max(1, source.cost);
+    return lowers ? [{ bar, counts: filling.counts }] : [];
   });
+  return { fresh, sure };
 }
 
 /** The most valuable filling of a bar, no size oftener than it is wanted: branch and bound by value for length. */
@@ -251,7 +259,7 @@ function knapsack(
   room: number,
   sizes: readonly Size[],
   values: readonly number[],
-): { value: number; counts: number[] } {
+): { readonly value: number; readonly counts: readonly number[]; readonly sure: boolean } {
   const order = sizes
     .map(({ units, wanted }, index) => ({ index, units, most: wanted.length, value: values[index]! }))
     .filter(({ value }) => value > 1e-9)
@@ -263,7 +271,7 @@ function knapsack(
     looks += 1;
     if (value > best.value + 1e-12) best = { value, counts: [...counts] };
     const item = order[place];
-    if (!item || looks > 200_000 || value + (free * item.value) / item.units <= best.value + 1e-12) return;
+    if (!item || looks > LOOKS || value + (free * item.value) / item.units <= best.value + 1e-12) return;
     for (let count = Math.min(item.most, Math.floor(free / item.units)); count >= 0; count -= 1) {
       counts[item.index] = count;
       look(place + 1, free - count * item.units, value + count * item.value);
@@ -271,7 +279,8 @@ function knapsack(
     counts[item.index] = 0;
   };
   look(0, room, 0);
-  return best;
+  // Cut short, a better filling may have been left out.
+  return { ...best, sure: looks <= LOOKS };
 }
 
 /** Bars with their pieces, from how often each pattern is used; what a pattern gives too many of is left out. */

@@ -19,10 +19,10 @@ export interface Job {
   /** Of the tube that is cut. */
   readonly across: number;
   readonly material: string;
-  /** A cope that no round cutter makes: off a flat, on several hosts, off-centre by more than a cutter can be set. */
+  /** A cope that no one round cutter makes: of a flat, or of several hosts. */
   readonly paperOnly: boolean;
-  /** Turned about the tube from the match line, signed. */
-  readonly match: number;
+  /** Between the centre lines of the tube and its host: how far the tube is set over. */
+  readonly offset: number;
 }
 
 /** What a tool is set to for a job. */
@@ -32,6 +32,8 @@ export interface ToolSetting {
   readonly sort: Tool['sort'];
   /** On the tool’s own scale; none where it has none to set. */
   readonly reads?: number;
+  /** The tube set over off the cutter’s middle; none where it is cut on its middle. */
+  readonly over?: number;
   /** Cutter, bit or saw that goes in. */
   readonly cutter?: number;
   /** Largest gap when the tube is pushed home, with the play of the arbor. */
@@ -46,9 +48,9 @@ export type ToolAnswer =
 
 /** A gap that each process still closes, mm. Common practice, no source. */
 export const CLOSES = { tig: 0.25, braze: 0.5, mig: 1 } as const;
-/** A cutter this near to its host’s size is of that size; a bit this near to its hole; mm. */
+/** A cutter this near to its host’s size is of that size; a bit this near to its hole; mm. Common practice, no source. */
 export const SAME = { cutter: 0.3, bit: 0.15 } as const;
-/** Cutting speed of a high-speed cutter, m/min [from memory; a machinist’s handbook goes before them]. */
+/** Cutting speed of a high-speed cutter, m/min [from memory; the cutter’s maker goes before them]. */
 const SPEED: Readonly<Record<string, number>> = {
   'mild-steel': 30,
   'dom-1020': 28,
@@ -85,25 +87,23 @@ export function jobsOf(
         what: bore.wall === 'far' ? `${bore.name}, far wall` : bore.name,
       },
       ...{ kind: 'hole', offSquare: 0, diameter: bore.diameter, across: acrossOf(piece.section) },
-      ...{ material: piece.member.material, paperOnly: false, match: 0 },
+      ...{ material: piece.member.material, paperOnly: false, offset: 0 },
     }));
   });
   const all = [...ends, ...holes];
   if (twins === 'each') return all;
-  const copied = (mark: string) => mark.endsWith('R');
-  const copies = cuts
-    .filter(({ mark }) => copied(mark))
-    .map((cut): Job => {
-      const piece = byId.get(cut.piece)!;
-      const first = cut.mark.replace(/R$/, 'L');
-      return {
-        ...{ id: `${cut.piece}/copy`, piece: cut.piece, mark: cut.mark },
-        what: cut.handedness === 'mirror' ? `as ${first}, mirrored` : `as ${first}, turned over`,
-        ...{ kind: 'copy', offSquare: 0, diameter: 0, across: acrossOf(piece.section) },
-        ...{ material: piece.member.material, paperOnly: false, match: 0 },
-      };
-    });
-  return [...all.filter(({ mark }) => !copied(mark)), ...copies];
+  const isSecond = ({ piece }: { readonly piece: string }) => byId.get(piece)!.side === 'right';
+  const copies = cuts.filter(isSecond).map((cut): Job => {
+    const piece = byId.get(cut.piece)!;
+    const first = cut.mark.replace(/R$/, 'L');
+    return {
+      ...{ id: `${cut.piece}/copy`, piece: cut.piece, mark: cut.mark },
+      what: cut.handedness === 'mirror' ? `as ${first}, mirrored` : `as ${first}, turned over`,
+      ...{ kind: 'copy', offSquare: 0, diameter: 0, across: acrossOf(piece.section) },
+      ...{ material: piece.member.material, paperOnly: false, offset: 0 },
+    };
+  });
+  return [...all.filter((job) => !isSecond(job)), ...copies];
 }
 
 function endJob(cut: PieceCut, end: EndCut, piece: Piece): Job {
@@ -120,20 +120,28 @@ function endJob(cut: PieceCut, end: EndCut, piece: Piece): Job {
     across: end.tubeAcross > 0 ? end.tubeAcross : acrossOf(piece.section),
     material: piece.member.material,
     paperOnly: end.cut === 'coped' && (!round || end.hosts.length > 1),
-    match: end.matchAngle,
+    offset: end.cut === 'coped' ? Math.abs(end.offset) : 0,
   };
 }
 
 /**
  * Largest gap along the tube when a cope of another cutter’s size is pushed home: the cut and the host part most where one
  * of them bends away. Closed form, of the formula of a cope: the term of the angle is the same in both.
- * @param host, cutter, tube diameters, mm; `angle` between the axes, degrees
+ * @param host diameter, mm; also of cutter and tube
+ * @param angle between the axes, degrees
+ * @param offset between the centre lines, mm
  */
-export function cutterGap(host: number, cutter: number, tube: number, angle: number): number {
-  const [R, c, r] = [host / 2, cutter / 2, Math.min(tube, host, cutter) / 2];
+export function cutterGap(host: number, cutter: number, tube: number, angle: number, offset = 0): number {
+  const [R, c] = [host / 2, cutter / 2];
+  // Of the tube’s width those lines count that meet both: the nearest to the host’s middle, and the farthest off it.
+  const near = Math.max(0, offset - tube / 2);
+  const far = Math.min(offset + tube / 2, R, c);
   const over = (s: number) => Math.sqrt(Math.max(0, R * R - s * s)) - Math.sqrt(Math.max(0, c * c - s * s));
-  return Math.abs(over(0) - over(r)) / Math.max(0.01, Math.sin(toRadians(angle)));
+  return Math.abs(over(near) - over(far)) / Math.max(0.01, Math.sin(toRadians(angle)));
 }
+
+/** Centre lines this near are one, mm. */
+const ON_MIDDLE = 0.05;
 
 /** What one tool says to a job. */
 export function answerOf(id: string, tool: Tool, job: Job): ToolAnswer {
@@ -160,15 +168,16 @@ export function answerOf(id: string, tool: Tool, job: Job): ToolAnswer {
   if (job.kind === 'plane') return no('a saw does that better');
   if (job.paperOnly) return no('no one cutter makes it: several hosts, or a flat');
   const fitting = tool.sizes
-    .filter((size) => size >= job.across - SAME.cutter && size <= tool.largest)
+    .filter((size) => size >= job.across + 2 * job.offset - SAME.cutter && size <= tool.largest)
     .sort((a, b) => Math.abs(a - job.diameter) - Math.abs(b - job.diameter));
   const [cutter] = fitting;
   if (cutter === undefined) return no('no cutter on hand is as wide as the tube');
-  const gap = cutterGap(job.diameter, cutter, job.across, 90 - job.offSquare) + tool.play;
-  return yes({ reads, cutter, gap, ...turning(tool, cutter, job) });
+  const gap = cutterGap(job.diameter, cutter, job.across, 90 - job.offSquare, job.offset) + tool.play;
+  const over = job.offset < ON_MIDDLE ? {} : { over: job.offset };
+  return yes({ reads, cutter, gap, ...over, ...turning(tool, cutter, job) });
 }
 
-/** Turns a minute within what the tool has, and the feed. Source: n = 1000 V / (pi D), any machinist’s handbook. */
+/** Turns a minute within what the tool has, and the feed. Source: n = 1000 V / (pi D), Machinery’s Handbook. */
 function turning({ speeds: [slow, fast] }: Tool, cutter: number, { material }: Job): Partial<ToolSetting> {
   if (fast === 0) return {};
   const wanted = (1000 * (SPEED[material] ?? 25)) / (Math.PI * cutter);
@@ -212,7 +221,13 @@ export function bySetting(jobs: readonly ToolJob[]): readonly (readonly ToolJob[
   for (const each of jobs) {
     const { best } = each;
     const key = best
-      ? [best.sort, best.name, best.cutter ?? 0, (best.reads ?? 0).toFixed(1)].join(' ')
+      ? [
+          best.sort,
+          best.name,
+          best.cutter ?? 0,
+          (best.reads ?? 0).toFixed(1),
+          (best.over ?? 0).toFixed(1),
+        ].join(' ')
       : 'none';
     groups.set(key, [...(groups.get(key) ?? []), each]);
   }

@@ -39,7 +39,7 @@ const cope: Job = {
     diameter: 32,
     across: 25.4,
   },
-  ...{ material: 'chromoly-4130', paperOnly: false, match: 0 },
+  ...{ material: 'chromoly-4130', paperOnly: false, offset: 0 },
 };
 const setting = (of: Tool, job: Job = cope) => {
   const answer = answerOf('t', of, job);
@@ -56,22 +56,23 @@ describe('a cutter of another size', () => {
         fc.double({ min: 20, max: 60, noNaN: true }),
         fc.double({ min: 0.3, max: 1, noNaN: true }),
         fc.double({ min: 30, max: 90, noNaN: true }),
-        (host, cutter, share, angle) => {
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (host, cutter, share, angle, aside) => {
           const tube = share * Math.min(host, cutter);
+          // Set over as far as the tube still lies within both.
+          const offset = (aside * (Math.min(host, cutter) - tube)) / 2;
           const sine = Math.sin((angle * Math.PI) / 180);
           const cut = (size: number, phi: number) =>
             -(
-              Math.sqrt((size / 2) ** 2 - ((tube / 2) * Math.sin(phi)) ** 2) +
+              Math.sqrt((size / 2) ** 2 - ((tube / 2) * Math.sin(phi) - offset) ** 2) +
               (tube / 2) * Math.cos(phi) * Math.cos((angle * Math.PI) / 180)
             ) / sine;
           const apart = Array.from({ length: 721 }, (_, index) => {
             const phi = (index * Math.PI) / 360;
             return cut(cutter, phi) - cut(host, phi);
           });
-          expect(cutterGap(host, cutter, tube, angle)).toBeCloseTo(
-            Math.max(...apart) - Math.min(...apart),
-            6,
-          );
+          const gap = Math.max(...apart) - Math.min(...apart);
+          expect(cutterGap(host, cutter, tube, angle, offset)).toBeCloseTo(gap, 3);
         },
       ),
     );
@@ -98,6 +99,12 @@ describe('what a tool says', () => {
     expect(setting(tool({}), { ...cope, paperOnly: true })).toMatch(/several hosts/);
     expect(setting(tool({ sort: 'saw' }))).toBe('a saw cuts no cope');
     expect(setting(tool({ sort: 'saw' }), { ...cope, kind: 'plane' })).toMatchObject({ reads: 30 });
+  });
+  it('a tube off its host’s middle is set over by as much, and wants a cutter that covers it there', () => {
+    expect(setting(tool({}), { ...cope, offset: 3 })).toMatchObject({ over: 3, cutter: 32 });
+    expect(setting(tool({}), { ...cope, offset: 0.04 })).not.toHaveProperty('over');
+    // 25.4 across and 6 over reach 18.7 off the middle: 32 is too narrow, 38 is not.
+    expect(setting(tool({}), { ...cope, offset: 6 })).toMatchObject({ cutter: 38 });
   });
   it('a worn arbor is part of the gap', () => {
     expect(setting(tool({ play: 0.2 }))).toMatchObject({ gap: 0.2 });

@@ -21,7 +21,7 @@ import { tablePages, type Table } from '../tables.js';
 
 /** One of a pair stands for both. */
 const scheduled = ({ plan }: Source): readonly BendSchedule[] =>
-  plan.bends.filter(({ mark }) => !mark.endsWith('R'));
+  plan.bends.filter(({ side }) => side !== 'right');
 const made = ({ document, shop = NO_SHOP }: Source, schedule: BendSchedule): OnBender =>
   onBender(schedule, shop, document.cuts?.bends[schedule.piece.split(':')[0]!]);
 

@@ -5,6 +5,7 @@ import type { Finding } from '../../findings/finding.js';
 import { jointFindings } from '../../joints/findings.js';
 import { seatFindings } from '../../seat/findings.js';
 import { briefFindings } from '../../stance/briefFindings.js';
+import { barsCut, cutFindings } from '../../stock/plan.js';
 import { stanceFindings } from '../../stance/findings.js';
 import { parts, stage } from '../stage.js';
 import { bends } from './bends.js';
@@ -40,7 +41,7 @@ const stale = stage(
 export const findings = stage(
   'findings',
   {
-    document: parts('brief', 'wheels', 'seat', 'mass', 'frame'),
+    document: parts('brief', 'wheels', 'seat', 'mass', 'frame', 'cuts'),
     stance,
     steeringFound,
     stale,
@@ -64,6 +65,7 @@ export const findings = stage(
     ...bendFindings(made.bends),
     ...made.holes.flatMap(({ findings: of }) => of),
     ...flatFindings(made.frame.plates),
+    ...cutFindings({ cuts: made.cuts.cuts, bends: made.bends }, barsCut(document)),
     ...made.fixture.findings,
   ],
 );

@@ -18,7 +18,7 @@ import { BenderPicture } from './BenderPicture';
 import { BendPanel } from './BendPanel';
 
 /** One of a pair stands for both. */
-const once = ({ mark }: BendSchedule): boolean => !mark.endsWith('R');
+const once = ({ side }: BendSchedule): boolean => side !== 'right';
 
 /** Every bent piece: what to mark, how far to turn it, what to set, and how it stands in the bender. */
 export function BendsView({ plan }: { readonly plan: Plan }) {

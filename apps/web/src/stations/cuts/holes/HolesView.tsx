@@ -29,7 +29,8 @@ import { Unrolled } from './Unrolled';
 export function HolesView({ plan }: { readonly plan: Plan }) {
   const { piece: inHand, setPiece, edit, settle } = useEditor('piece', 'setPiece', 'edit', 'settle');
   const [holeId, setHoleId] = useState<string>();
-  const cuts = plan.cuts.filter(({ mark }) => !mark.endsWith('R'));
+  const seconds = new Set(plan.frame.pieces.flatMap(({ id, side }) => (side === 'right' ? [id] : [])));
+  const cuts = plan.cuts.filter(({ piece: id }) => !seconds.has(id));
   const cut =
     cuts.find((each) => memberOf(each.piece) === memberOf(inHand)) ??
     cuts.find((each) => plan.holes.some(({ piece }) => piece === each.piece)) ??
