@@ -118,7 +118,7 @@ const rack = {
 const shop: Shop = { dies, trials, tools, stock, rack, sawing: { usual: USUAL_SAWING } };
 for (const [list, items] of Object.entries(shop))
   for (const [id, item] of Object.entries(items)) {
-    const faults = shopFaults(list as ShopList, item);
+    const faults = shopFaults(list as ShopList, id, item);
     if (faults.length > 0) throw new Error(`${list}/${id}: ${JSON.stringify(faults)}`);
   }
 writeFileSync(new URL('shop.json', import.meta.url), `${JSON.stringify(shop, null, 2)}\n`);

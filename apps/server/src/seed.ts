@@ -2,7 +2,7 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { MikroORM, RequestContext } from '@mikro-orm/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { FILE_SUFFIX } from '@larchwood/format';
+import { FILE_SUFFIX, readShopText } from '@larchwood/format';
 import { BuildsService } from './builds/builds.service.js';
 import { BuildEntity } from './database/entities.js';
 import { ShopService } from './shop/shop.service.js';
@@ -19,8 +19,9 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
     }
     const lists = join(folder, 'shop.json');
     if (!existsSync(lists)) return;
-    const shop = JSON.parse(readFileSync(lists, 'utf8')) as Record<string, Record<string, unknown>>;
-    for (const [list, items] of Object.entries(shop))
+    const read = readShopText(readFileSync(lists, 'utf8'));
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    for (const [list, items] of Object.entries(read.shop))
       for (const [id, item] of Object.entries(items)) await app.get(ShopService).save(list, id, item);
   });
 }

@@ -134,6 +134,14 @@ describe('builds over HTTP, on a real SQLite file', () => {
     expect((await call('PUT', 'shop/rack/no%20id', { item: offcut })).status).toBe(422);
     expect((await call('PUT', 'shop/moon/a', { item: offcut })).status).toBe(404);
     expect((await call('PUT', 'shop/rack/a', { item: 7 })).status).toBe(400);
+    // Kept by several at once it is one item, none of them is refused.
+    const many = await Promise.all(
+      Array.from({ length: 8 }, (_, index) =>
+        call('PUT', 'shop/rack/new', { item: { ...offcut, length: 100 + index } }),
+      ),
+    );
+    expect(many.map(({ status }) => status)).toEqual(many.map(() => 200));
+    expect(Object.keys((await call<Shop>('GET', 'shop')).body.rack)).toEqual(['b', 'a', 'new']);
     expect((await call('DELETE', 'shop/rack/a')).status).toBe(204);
     expect((await call('DELETE', 'shop/rack/a')).status).toBe(404);
   });

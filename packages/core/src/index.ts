@@ -246,6 +246,7 @@ export {
 export {
   barsCut,
   cutBar,
+  goneFromRack,
   oneEachNest,
   rackChanges,
   sawingOf,

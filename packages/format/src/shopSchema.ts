@@ -117,9 +117,15 @@ export const NO_SHOP: Shop = { dies: {}, trials: {}, tools: {}, stock: {}, rack:
 /** Sawing is one item. */
 export const USUAL_SAWING: Sawing = { kerf: 2, trim: 5, keep: 150 };
 
-/** What is wrong with an item of a list, by path; nothing where it is one. */
-export const shopFaults = (list: ShopList, value: unknown): readonly Fault[] =>
-  schemaFaults(SHOP_LISTS[list], value);
+const ITEM_ID = /^[A-Za-z0-9._-]{1,60}$/;
+
+/** What is wrong with an item of a list, or with its id, by path; nothing where it is one. */
+export const shopFaults = (list: ShopList, itemId: string, value: unknown): readonly Fault[] => [
+  ...(ITEM_ID.test(itemId)
+    ? []
+    : [{ path: '/', message: 'An item’s id has 1 to 60 letters, digits, points or dashes.' }]),
+  ...schemaFaults(SHOP_LISTS[list], value),
+];
 
 export type ShopResult =
   { readonly ok: true; readonly shop: Shop } | { readonly ok: false; readonly faults: readonly Fault[] };
@@ -138,7 +144,7 @@ export function readShopText(text: string): ShopResult {
     !isShopList(list)
       ? [{ path: `/${list}`, message: 'A workshop has no such list.' }]
       : Object.entries((items ?? {}) as object).flatMap(([id, item]) =>
-          shopFaults(list, item).map(({ path, message }) => ({ path: `/${list}/${id}${path}`, message })),
+          shopFaults(list, id, item).map(({ path, message }) => ({ path: `/${list}/${id}${path}`, message })),
         ),
   );
   return faults.length > 0 ? { ok: false, faults } : { ok: true, shop: { ...NO_SHOP, ...value } };

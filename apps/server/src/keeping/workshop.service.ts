@@ -1,7 +1,16 @@
 import { EntityManager } from '@mikro-orm/core';
 import { BadRequestException, Injectable } from '@nestjs/common';
 import { strFromU8, strToU8, unzipSync, zipSync, type Unzipped } from 'fflate';
-import { fileStem, FILE_SUFFIX, isShopList, LARGEST_DOCUMENT, type Fault } from '@larchwood/format';
+import {
+  fileStem,
+  FILE_SUFFIX,
+  LARGEST_DOCUMENT,
+  NO_SHOP,
+  readShopText,
+  type Fault,
+  type Shop,
+  type ShopList,
+} from '@larchwood/format';
 import { readDocument, readProfile } from '@larchwood/core';
 import { SaveRiderRequest, type TakenIn } from '@larchwood/contract';
 import { plainToInstance } from 'class-transformer';
@@ -11,7 +20,7 @@ import { unprocessable } from '../builds/documents.js';
 import { BuildEntity } from '../database/entities.js';
 import { ProfilesService } from '../profiles/profiles.service.js';
 import { RidersService } from '../riders/riders.service.js';
-import { itemFaults, ShopService } from '../shop/shop.service.js';
+import { ShopService } from '../shop/shop.service.js';
 
 /** Largest zip that is taken in, packed and unpacked, and most files in it. */
 export const LARGEST_ZIP = 64 * 1024 * 1024;
@@ -83,15 +92,9 @@ export class WorkshopService {
       );
       return [];
     });
-    const items = Object.entries(objectIn(files, 'shop.json')).flatMap(([list, all]) =>
-      isShopList(list) && typeof all === 'object' && all !== null
-        ? Object.entries(all).map(([id, value]) => ({ list, id, value: value as unknown }))
-        : [],
-    );
-    for (const { list, id, value } of items)
-      itemFaults(list, id, value).forEach(({ path, message }) =>
-        fault('shop.json', { path: `/${list}/${id}${path}`, message }),
-      );
+    const lists = files['shop.json'] ? readShopText(strFromU8(files['shop.json'])) : NO_LISTS;
+    if (!lists.ok) lists.faults.forEach((each) => fault('shop.json', each));
+    const items = itemsOf(lists.ok ? lists.shop : NO_SHOP);
     if (faults.length > 0) throw unprocessable('Not all of this zip reads: nothing was taken in.', faults);
     if (documents.length + riders.length + profiles.length + items.length === 0)
       throw new BadRequestException('There is no build, rider, fixture or list in this zip.');
@@ -154,7 +157,9 @@ function listIn(files: Unzipped, name: string): readonly unknown[] {
   return Array.isArray(value) ? value : [];
 }
 
-function objectIn(files: Unzipped, name: string): object {
-  const value = parsed(files[name]);
-  return typeof value === 'object' && value !== null && !Array.isArray(value) ? value : {};
-}
+const NO_LISTS = { ok: true, shop: NO_SHOP } as const;
+/** Every item of a workshop’s lists. */
+const itemsOf = (shop: Shop) =>
+  (Object.keys(shop) as ShopList[]).flatMap((list) =>
+    Object.entries(shop[list]).map(([id, value]) => ({ list, id, value: value as unknown })),
+  );

@@ -1,9 +1,8 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable, NotFoundException, UnprocessableEntityException } from '@nestjs/common';
-import { isShopList, SHOP_LISTS, shopFaults, type Fault, type Shop, type ShopList } from '@larchwood/format';
+import { isShopList, SHOP_LISTS, shopFaults, type Shop, type ShopList } from '@larchwood/format';
 import { ShopItemEntity } from '../database/entities.js';
 
-const ID = /^[A-Za-z0-9._-]{1,60}$/;
 /** Most items of one list. */
 const MOST = 5000;
 
@@ -31,17 +30,19 @@ export class ShopService {
    * @throws UnprocessableEntityException with every fault's path when it is no such item, or the list is full
    */
   async save(list: string, item: string, value: unknown): Promise<unknown> {
-    const known = listOf(list);
-    const faults = itemFaults(known, item, value);
+    const faults = shopFaults(listOf(list), item, value);
     if (faults.length > 0)
       throw new UnprocessableEntityException({ message: 'This cannot be kept.', faults });
-    const before = await this.entities.findOne(ShopItemEntity, { list, item });
-    if (!before && (await this.entities.count(ShopItemEntity, { list })) >= MOST)
+    const there = await this.entities.count(ShopItemEntity, { list, item });
+    if (there === 0 && (await this.entities.count(ShopItemEntity, { list })) >= MOST)
       throw new UnprocessableEntityException(`A list of the workshop holds at most ${MOST} items.`);
-    const kept = before ?? this.entities.create(ShopItemEntity, { list, item, value });
-    kept.value = value;
-    await this.entities.persistAndFlush(kept);
-    return kept.value;
+    // One statement, so that two who keep the same new item at once are not in each other's way.
+    await this.entities.upsert(
+      ShopItemEntity,
+      { list, item, value },
+      { onConflictFields: ['list', 'item'], onConflictMergeFields: ['value'] },
+    );
+    return value;
   }
 
   /** @throws NotFoundException when there is no such item. */
@@ -55,11 +56,3 @@ function listOf(list: string): ShopList {
   if (!isShopList(list)) throw new NotFoundException('The workshop has no such list.');
   return list;
 }
-
-/** What is wrong with an item and its id. */
-export const itemFaults = (list: ShopList, item: string, value: unknown): readonly Fault[] => [
-  ...(ID.test(item)
-    ? []
-    : [{ path: '/', message: 'An item’s id has 1 to 60 letters, digits, points, dashes.' }]),
-  ...shopFaults(list, value),
-];

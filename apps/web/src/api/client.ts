@@ -8,14 +8,23 @@ export class ApiProblem extends Error {
   }
 }
 
-/** One request to the API; JSON in, JSON out. @throws ApiProblem */
-export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
+/**
+ * One request to the API; JSON in, JSON out. @throws ApiProblem
+ * @param options `keepalive`: goes on when the page is left
+ */
+export async function request<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  { keepalive = false }: { readonly keepalive?: boolean } = {},
+): Promise<T> {
   let response: Response;
   try {
     response =
       (method === 'GET' && (await firstAnswer(path))) ||
       (await fetch(`/api/${path}`, {
         method,
+        keepalive,
         ...(body === undefined
           ? {}
           : {

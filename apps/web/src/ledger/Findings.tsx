@@ -19,8 +19,19 @@ const TINT: Readonly<Record<Severity, string>> = {
   note: 'text-steel',
 };
 
+/** Views of the cuts by what is told; bends are shown first. */
+const CUTS_VIEWS = [
+  [/^(hole|holes|slot|sleeve)-/, 'holes'],
+  [/^(plate|fold)-/, 'flat'],
+  [/^(cut|no-stock|piece-over)/, 'stock'],
+] as const;
+
 /** The part of a station that shows a finding best. */
 function viewOf({ code, where }: Finding): string {
+  if (where.station === 'cuts') {
+    const view = CUTS_VIEWS.find(([codes]) => codes.test(code))?.[1];
+    return view === undefined ? '' : `?show=${view}`;
+  }
   if (where.station !== 'seat') return '';
   if (['parts-meet', 'gap-small', 'grip-lost'].includes(code)) return '?show=gaps';
   if (/^(lumps|scales)/.test(where.ref)) return '?show=mass';

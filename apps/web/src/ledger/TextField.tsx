@@ -13,6 +13,8 @@ interface Props {
   readonly most?: number;
   readonly placeholder?: string;
   readonly className?: string;
+  /** The text says a value in a form of its own: it stays as it is typed until the field is left. */
+  readonly parsed?: boolean;
 }
 
 /** A line of text, taken as it is typed. What cannot be taken stays in the field with the reason. */
@@ -25,13 +27,18 @@ export function TextField({
   most = LONGEST.name,
   placeholder,
   className = '',
+  parsed = false,
 }: Props) {
   const { draft, setDraft, settle } = useDraft(field);
   const messageId = useId();
   const message = draft?.message;
   const type = (text: string) => {
     const result = taken(text, required, most, onCommit);
-    setDraft(field, result.ok ? undefined : { text, message: result.message });
+    setDraft(field, result.ok ? (parsed ? { text } : undefined) : { text, message: result.message });
+  };
+  const leave = () => {
+    if (parsed && draft && message === undefined) setDraft(field, undefined);
+    settle();
   };
   return (
     <span className={`inline-flex min-w-0 flex-col ${className}`}>
@@ -43,7 +50,7 @@ export function TextField({
         value={draft?.text ?? value}
         placeholder={placeholder}
         onChange={(event) => type(event.target.value)}
-        onBlur={settle}
+        onBlur={leave}
         onKeyDown={(event) => {
           if (event.key !== 'Escape') return;
           setDraft(field, undefined);

@@ -1,5 +1,6 @@
-import { parseLength, failure, success, type Result } from '@larchwood/core';
+import { editableLength, failure, parseLength, type Result } from '@larchwood/core';
 import { SHOP_LISTS, type ShopItems, type ShopList } from '@larchwood/format';
+import { useUnits } from '../editor/editor';
 import { QuantityField } from '../ledger/QuantityField';
 import { TextField } from '../ledger/TextField';
 import { angleWithin, lengthWithin } from '../ledger/bounds';
@@ -80,39 +81,58 @@ export function ShopText<L extends ShopList>({
 }
 
 /** Sizes on hand, typed as a row: 19, 22, 1 1/4 in. */
-export function ShopSizes<L extends 'tools'>({
+export function ShopSizes({
   hand,
-  list,
   id,
   item,
   label,
-  unit,
-  text,
-}: Props<L> & {
-  readonly label: string;
-  readonly unit: 'mm' | 'inch' | 'fraction';
-  readonly text: (mm: number) => string;
-}) {
+}: Pick<Props<'tools'>, 'hand' | 'id' | 'item'> & { readonly label: string }) {
+  const units = useUnits();
   const commit = (typed: string): Result<true> => {
     const sizes: number[] = [];
     for (const part of typed.split(/[,;]/).map((each) => each.trim())) {
       if (part === '') continue;
-      const read = parseLength(part, unit);
+      const read = parseLength(part, units.length);
       if (!read.ok) return failure(`“${part}”: ${read.message}`);
-      sizes.push(Math.round(read.value * 1000) / 1000);
+      sizes.push(read.value);
     }
-    const kept = hand.keep(list, id, { ...item, sizes: sizes.sort((a, b) => a - b) });
-    return kept.ok ? success(true) : kept;
+    return hand.keep('tools', id, { ...item, sizes: sizes.sort((a, b) => a - b) });
   };
   return (
     <TextField
-      field={`shop.${list}.${id}.sizes`}
+      field={`shop.tools.${id}.sizes`}
       label={label}
-      value={item.sizes.map(text).join(', ')}
+      value={item.sizes.map((mm) => editableLength(mm, units)).join(', ')}
       most={500}
       placeholder="none"
+      parsed
       onCommit={commit}
       className="w-full"
+    />
+  );
+}
+
+/** What a stock length costs, in the workshop’s own money; empty where that is not known. */
+export function ShopPrice({
+  hand,
+  id,
+  item,
+  label,
+}: Pick<Props<'stock'>, 'hand' | 'id' | 'item'> & { readonly label: string }) {
+  return (
+    <TextField
+      field={`shop.stock.${id}.price`}
+      label={label}
+      value={item.price === 0 ? '' : String(item.price)}
+      placeholder="price"
+      parsed
+      className="w-20"
+      onCommit={(text) => {
+        const price = text.trim() === '' ? 0 : Number(text.trim().replace(',', '.'));
+        return Number.isFinite(price) && price >= 0
+          ? hand.keep('stock', id, { ...item, price })
+          : failure('A price is a number, as 12.50.');
+      }}
     />
   );
 }

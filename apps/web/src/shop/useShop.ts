@@ -6,11 +6,13 @@ import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import { failure, success, without, type Result } from '@larchwood/core';
 import { NO_SHOP, shopFaults, type Shop, type ShopItems, type ShopList } from '@larchwood/format';
+import { ApiProblem } from '../api/client';
 import { shopApi } from '../api/shop';
 
 const KEY = ['shop'];
-/** What is typed is sent when the typing rests so long, ms. */
+/** What is typed is sent when the typing rests so long; what had no answer is sent again after so long; ms. */
 const REST = 400;
+const AGAIN = 4000;
 
 /** An item as it was changed here, until the server has it; none where it was taken off. */
 interface Changed {
@@ -18,11 +20,17 @@ interface Changed {
   readonly id: string;
   readonly item: ShopItems[ShopList] | undefined;
 }
-/** Shown at once, before the list is fetched again. */
+/** Shown at once, before the list is fetched again; kept until the server has it. */
 const changed = createStore<ReadonlyMap<string, Changed>>(() => new Map());
 
+interface Waiting {
+  readonly send: () => Promise<void>;
+  readonly timer: number;
+}
 /** Items that are not sent yet, with the time at which they are. */
-const waiting = new Map<string, { readonly send: () => Promise<void>; readonly timer: number }>();
+const waiting = new Map<string, Waiting>();
+/** What is under way of each item: the next of it goes after, so that the last that was typed is the last that arrives. */
+const underWay = new Map<string, Promise<void>>();
 const sendAll = () => {
   for (const [key, { send, timer }] of waiting) {
     clearTimeout(timer);
@@ -32,6 +40,11 @@ const sendAll = () => {
 };
 // A page that is left sends what it has.
 globalThis.addEventListener?.('pagehide', sendAll);
+
+/** The one notice that something is not sent yet. */
+const UNSENT = 'shop-unsent';
+const isNoAnswer = (error: unknown): boolean =>
+  error instanceof ApiProblem && (error.problem.status === 0 || error.problem.status >= 500);
 
 const withChange = (shop: Shop, { list, id, item }: Changed): Shop => ({
   ...shop,
@@ -76,27 +89,48 @@ function handOn(queries: QueryClient): Pick<ShopHand, 'keep' | 'add' | 'drop' | 
           before.get(key) === next ? new Map([...before].filter(([each]) => each !== key)) : before,
         true,
       );
-    const send = () =>
-      request().then(
-        async () => {
-          await queries.cancelQueries({ queryKey: KEY });
-          queries.setQueryData<Shop>(KEY, (before) => before && withChange(before, next));
-          settled();
-        },
-        (error: Error) => {
-          toast(`The workshop’s list was not changed: ${error.message}`);
-          settled();
-          void queries.invalidateQueries({ queryKey: KEY });
-        },
-      );
-    const timer = window.setTimeout(() => {
-      waiting.delete(key);
-      void send();
-    }, after);
-    waiting.set(key, { send, timer });
+    const tried = async () => {
+      try {
+        await request();
+        await queries.cancelQueries({ queryKey: KEY });
+        queries.setQueryData<Shop>(KEY, (before) => before && withChange(before, next));
+        settled();
+        toast.dismiss(UNSENT);
+      } catch (error) {
+        if (isNoAnswer(error)) {
+          // Kept here, shown as it was typed, and sent again.
+          toast(
+            'The server does not answer: what was changed in the workshop’s lists is sent as soon as it does.',
+            {
+              ...{ id: UNSENT, duration: Infinity },
+            },
+          );
+          if (changed.getState().get(key) === next && !waiting.has(key)) plan(AGAIN);
+          return;
+        }
+        toast(
+          `The workshop’s list was not changed: ${error instanceof Error ? error.message : 'unknown reason'}`,
+        );
+        settled();
+        void queries.invalidateQueries({ queryKey: KEY });
+      }
+    };
+    const send = () => {
+      const sent = (underWay.get(key) ?? Promise.resolve()).then(tried);
+      underWay.set(key, sent);
+      return sent;
+    };
+    const plan = (wait: number) => {
+      const timer = window.setTimeout(() => {
+        waiting.delete(key);
+        void send();
+      }, wait);
+      waiting.set(key, { send, timer });
+    };
+    plan(after);
   };
   const keep = <L extends ShopList>(list: L, id: string, item: ShopItems[L]): Result<true> => {
-    const [wrong] = shopFaults(list, item);
+    const [wrong] = shopFaults(list, id, item);
     if (wrong) return failure(wrong.message);
     change({ list, id, item }, REST, () => shopApi.save(list, id, item));
     return success(true);

@@ -214,6 +214,15 @@ export interface RackChange {
   readonly offcut: Offcut | undefined;
 }
 
+/**
+ * An off-cut that is thrown away or used for something else. What is left of a bar is kept as gone: else it would be put
+ * back as long as its bar is marked cut.
+ * @returns none where it can be taken off the list
+ */
+export const goneFromRack = (offcut: Offcut): Offcut | undefined =>
+  offcut.cameFrom ? { ...offcut, usedFor: { build: offcut.cameFrom.build, bar: GONE } } : undefined;
+const GONE = 'gone';
+
 /** Id of the off-cut that is left of a bar. */
 export const leftId = (bar: string): string => `left-${bar}`;
 
@@ -233,7 +242,7 @@ export function rackChanges(
   for (const [id, offcut] of Object.entries(rack)) {
     const { cameFrom, usedFor, ...bare } = offcut;
     if (cameFrom?.build === build && !byId.has(cameFrom.bar)) changes.push({ id, offcut: undefined });
-    else if (usedFor?.build === build && byId.get(usedFor.bar)?.offcut !== id)
+    else if (usedFor?.build === build && usedFor.bar !== GONE && byId.get(usedFor.bar)?.offcut !== id)
       changes.push({ id, offcut: { ...bare, ...(cameFrom ? { cameFrom } : {}) } });
   }
   for (const { id: bar, section, material, left, offcut } of bars) {

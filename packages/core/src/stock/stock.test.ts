@@ -8,6 +8,7 @@ import {
   CUT_TO,
   cutBar,
   cutFindings,
+  goneFromRack,
   leftId,
   oneEachNest,
   rackChanges,
@@ -255,6 +256,12 @@ describe('the stock of a build', () => {
     expect(later.sources.some(({ id }) => id === 'r')).toBe(false);
     expect(later.sources.some(({ id }) => id === leftId('b1'))).toBe(true);
     expect(apply(cut, [])).toEqual(shop);
+    // Thrown away it stays away, as long as its bar is cut.
+    const thrown = { ...cut, rack: { ...cut.rack, [leftId('b1')]: goneFromRack(cut.rack[leftId('b1')]!)! } };
+    expect(rackChanges('build', bars, thrown, 'kart')).toEqual([]);
+    expect(groupOf(bars, thrown).sources.some(({ id }) => id === leftId('b1'))).toBe(false);
+    expect(apply(thrown, [])).toEqual(shop);
+    expect(goneFromRack(shop.rack.r!)).toBeUndefined();
     // What another build left or used is none of this one’s.
     expect(rackChanges('other', [], cut, '')).toEqual([]);
   });

@@ -1,4 +1,4 @@
-import { barsCut, firstNest, INCH, sawingOf, stockGroups } from '@larchwood/core';
+import { barsCut, firstNest, INCH, oneEachNest, sawingOf, stockGroups } from '@larchwood/core';
 import { NO_SHOP } from '@larchwood/format';
 import { csvOf } from '../csv.js';
 import type { Source } from '../registry/output.js';
@@ -12,8 +12,8 @@ export function barsCsv({ document, plan, shop = NO_SHOP }: Source): string {
   const sawing = sawingOf(shop);
   const rows = [
     ...done.map((bar) => ({ ...bar, state: 'cut', from: bar.offcut === undefined ? 'new' : 'rack' })),
-    ...stockGroups(plan, shop, done).flatMap(({ section, material, wanted, sources }) =>
-      firstNest(wanted, sources, sawing).bars.map(({ source, pieces, left }) => ({
+    ...stockGroups(plan, shop, done).flatMap(({ section, material, wanted, sources, oneEach }) =>
+      (oneEach ? oneEachNest : firstNest)(wanted, sources, sawing).bars.map(({ source, pieces, left }) => ({
         ...{ section, material, length: source.length, pieces, left, state: 'to cut' },
         from: source.offcut ? 'rack' : 'new',
       })),

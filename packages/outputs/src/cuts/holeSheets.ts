@@ -148,7 +148,14 @@ function flat({ girth, length, bores }: DrilledPiece, piece: Piece, [x0, y0]: Po
       ];
     }),
     ...bores.map((bore): Mark =>
-      path('cut', slotOutline([x(bore.fromStart), y(bore.round)], bore.long * scale, bore.diameter * scale)),
+      path(
+        'cut',
+        slotOutline(
+          [x(bore.fromStart), y((bore.round * girth) / bore.girth)],
+          bore.long * scale,
+          bore.diameter * scale,
+        ),
+      ),
     ),
   ];
 }

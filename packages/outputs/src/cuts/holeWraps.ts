@@ -44,12 +44,13 @@ export function holeWraps(
   display: LengthDisplay,
 ): Shape[] {
   if (piece.section.shape !== 'round') return [];
-  const tube = piece.section.diameter / 2;
-  const radius = tube + paperThickness / 2;
-  const girth = 2 * Math.PI * radius;
   const ids = [...new Set(drilled.bores.map(({ hole }) => hole))];
   return ids.map((id): Shape => {
     const bores = drilled.bores.filter(({ hole }) => hole === id);
+    // Where the hole is: a tapered tube is thinner there than at its start.
+    const tube = bores[0]!.girth / (2 * Math.PI);
+    const radius = tube + paperThickness / 2;
+    const girth = 2 * Math.PI * radius;
     const middle = bores[0]!.fromStart;
     const reach =
       Math.max(...bores.map(({ fromStart, long }) => Math.abs(fromStart - middle) + long / 2)) + ROUND;

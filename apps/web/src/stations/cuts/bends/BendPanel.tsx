@@ -92,7 +92,7 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
             />
           </Row>
         ))}
-        {schedule.way === 'die' && (
+        {(schedule.way === 'die' || fitting.length > 0) && (
           <Row name="Die">
             <Choice
               label="Die"
@@ -142,7 +142,7 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
           </Link>
         </p>
       </Group>
-      {schedule.way === 'die' && die && spring && (
+      {die && spring && (
         <TrialLog
           key={die.id}
           die={die}
@@ -151,8 +151,8 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
           of={`${sectionText(piece.section, document.units)}, ${findMaterial(schedule.material)?.name ?? schedule.material}`}
         />
       )}
-      {schedule.way === 'rolled' && <Rolled schedule={schedule} />}
-      {schedule.way === 'wedge' && <Wedges schedule={schedule} />}
+      {!die && schedule.way === 'rolled' && <Rolled schedule={schedule} />}
+      {!die && schedule.way === 'wedge' && <Wedges schedule={schedule} />}
       <CompoundReading />
       <TaperForm />
       <p className="caption px-4 py-3">

@@ -161,7 +161,7 @@ function FromAbove({ schedule, made, number }: Props) {
         role="img"
         aria-label={`Bend ${number} from above`}
       >
-        {schedule.way === 'die' && (
+        {(set?.die ?? schedule.way === 'die') && (
           <circle
             cx={x}
             cy={y}

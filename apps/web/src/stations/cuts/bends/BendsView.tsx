@@ -129,8 +129,7 @@ function PieceRow({
 }
 
 function bentOn(schedule: BendSchedule, { settings, findings }: OnBender): string {
-  if (schedule.way === 'rolled') return 'rolled';
-  if (schedule.way === 'wedge') return 'wedge cuts';
+  if (settings.length === 0) return schedule.way === 'rolled' ? 'rolled' : 'wedge cuts';
   const names = [...new Set(settings.map(({ die }) => die?.name ?? 'no die'))].join(', ');
   return findings.length > 0 ? `${names}: to look at` : names;
 }

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
 import {
+  failure,
   madeAlike,
   nextPiece,
   pairMark,
@@ -25,25 +25,33 @@ import { ShapeForm } from './ShapeForm';
 
 /** Plates, gussets, tabs and caps: drawn by numbers and corners, checked, and printed at full size. */
 export function FlatView({ plan }: { readonly plan: Plan }) {
-  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
-  const [id, setId] = useState<string>();
+  const { document, edit, settle, piece, setPiece } = useEditor(
+    'document',
+    'edit',
+    'settle',
+    'piece',
+    'setPiece',
+  );
   const placed = plan.frame.plates.filter(({ side }) => side !== 'right');
-  const chosen = placed.find(({ plate }) => plate.id === id) ?? placed[0];
+  const chosen = placed.find(({ plate }) => plate.id === piece) ?? placed[0];
   const alike = madeAlike(plan.frame.plates);
   const made = chosen?.plate.group === STEERING_GROUP;
   const add = (
     drawn: Partial<Plate> & Pick<Plate, 'outline' | 'holes' | 'name'>,
     nodes: Parameters<typeof addPlate>[1] = [],
   ) => {
+    const [first] = document.frame.nodes;
+    if (!first)
+      return failure('A plate sits at a node of the frame: make a frame at the Tubes station first.');
     const fresh = `plate-${nanoid(6)}`;
     const plate: Plate = {
       ...{ id: fresh, piece: nextPiece(document), thickness: 4, material: 'mild-steel', mirrored: false },
-      ...{ plane: 'side', tilt: 0, turn: 0, bendLines: [], node: document.frame.nodes[0]?.id ?? '' },
+      ...{ plane: 'side', tilt: 0, turn: 0, bendLines: [], node: first.id },
       ...drawn,
     };
     const result = edit('plates', addPlate(plate, nodes));
     settle();
-    if (result.ok) setId(fresh);
+    if (result.ok) setPiece(fresh);
     return result;
   };
   return (
@@ -78,7 +86,7 @@ export function FlatView({ plan }: { readonly plan: Plan }) {
                   each={each}
                   count={alike.find((group) => group.some(({ id: one }) => one === each.id))?.length ?? 1}
                   lit={each === chosen}
-                  onChoose={() => setId(each.plate.id)}
+                  onChoose={() => setPiece(each.plate.id)}
                 />
               ))}
             </tbody>
@@ -106,7 +114,12 @@ export function FlatView({ plan }: { readonly plan: Plan }) {
           />
         )}
         {chosen && (
-          <PlatePanel key={chosen.plate.id} placed={chosen} made={made} onRemoved={() => setId(undefined)} />
+          <PlatePanel
+            key={chosen.plate.id}
+            placed={chosen}
+            made={made}
+            onRemoved={() => setPiece(undefined)}
+          />
         )}
         {chosen && <SheetForm plates={plan.frame.plates} like={chosen} />}
         <ShapeForm plan={plan} onDraw={add} />

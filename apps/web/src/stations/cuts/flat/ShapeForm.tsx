@@ -29,6 +29,7 @@ type Draw = (
 export function ShapeForm({ plan, onDraw }: { readonly plan: Plan; readonly onDraw: Draw }) {
   const [id, setId] = useState(FLAT_SHAPES[0]!.id);
   const [typed, setTyped] = useState<Readonly<Record<string, number>>>({});
+  const [message, setMessage] = useState<string>();
   const shape = FLAT_SHAPES.find((each) => each.id === id)!;
   const value = (of: string, start: number) => typed[`${id}.${of}`] ?? start;
   const set = (of: string, next: number): Result<true> => {
@@ -73,6 +74,11 @@ export function ShapeForm({ plan, onDraw }: { readonly plan: Plan; readonly onDr
             )}
           </Row>
         ))}
+        {message !== undefined && (
+          <p role="alert" className="px-4 text-[13px] text-brick">
+            {message}
+          </p>
+        )}
         <div className="flex justify-end px-4 py-1">
           <Button
             onClick={() => {
@@ -80,10 +86,11 @@ export function ShapeForm({ plan, onDraw }: { readonly plan: Plan; readonly onDr
                 shape.sizes.map(({ id: of, start }) => [of, value(of, start)]),
               );
               const { corners, holes } = shape.draw(sizes);
-              onDraw({
+              const drawn = onDraw({
                 ...{ name: shape.name, thickness: shape.thickness, corners: [...corners] },
                 ...{ outline: outlineFrom(corners), holes },
               });
+              setMessage(drawn.ok ? undefined : drawn.message);
             }}
           >
             Draw it

@@ -68,7 +68,7 @@ export function Unrolled({ piece, cut, drilled, lit, onChoose }: Props) {
             <rect
               key={index}
               x={x(bore.fromStart) - long / 2}
-              y={y(bore.round) - wide / 2}
+              y={y((bore.round * girth) / bore.girth) - wide / 2}
               width={Math.max(3, long)}
               height={Math.max(3, wide)}
               rx={Math.max(1.5, wide / 2)}

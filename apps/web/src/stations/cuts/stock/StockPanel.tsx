@@ -1,11 +1,11 @@
 import { Plus } from 'lucide-react';
-import { failure, formatMass, sawingOf, shoppingOf, massUnitOf } from '@larchwood/core';
+import { toast } from 'sonner';
+import { formatMass, goneFromRack, sawingOf, shoppingOf, massUnitOf } from '@larchwood/core';
 import { useEditor } from '../../../editor/editor';
 import { Group, Row } from '../../../ledger/Panel';
-import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
 import { Length } from '../../../parts/Figure';
-import { ShopSize, ShopText } from '../../../shop/ShopFields';
+import { ShopPrice, ShopSize, ShopText } from '../../../shop/ShopFields';
 import type { ShopHand } from '../../../shop/useShop';
 import { RemoveButton } from '../../brief/RowList';
 import { keyOf, type Nested } from './useNests';
@@ -75,18 +75,7 @@ function Sources({ hand, chosen }: { readonly hand: ShopHand; readonly chosen: N
               label={`Stock length ${index + 1}`}
             />
             <span className="text-quiet">for</span>
-            <TextField
-              field={`shop.stock.${id}.price`}
-              label={`Price of stock length ${index + 1}`}
-              value={item.price === 0 ? '' : String(item.price)}
-              placeholder="price"
-              className="w-20"
-              onCommit={(text) => {
-                const price = text.trim() === '' ? 0 : Number(text.replace(',', '.'));
-                if (!Number.isFinite(price) || price < 0) return failure('A price is a number.');
-                return hand.keep('stock', id, { ...item, price });
-              }}
-            />
+            <ShopPrice hand={hand} id={id} item={item} label={`Price of stock length ${index + 1}`} />
             <RemoveButton
               name={`stock length ${index + 1}`}
               onClick={() => hand.remove('stock', id, 'The stock length')}
@@ -123,7 +112,15 @@ function Sources({ hand, chosen }: { readonly hand: ShopHand; readonly chosen: N
             />
             <RemoveButton
               name={`off-cut ${index + 1}`}
-              onClick={() => hand.remove('rack', id, 'The off-cut')}
+              onClick={() => {
+                const gone = goneFromRack(item);
+                if (!gone) return hand.remove('rack', id, 'The off-cut');
+                hand.keep('rack', id, gone);
+                toast('The off-cut is off the rack.', {
+                  duration: 12_000,
+                  action: { label: 'Undo', onClick: () => void hand.keep('rack', id, item) },
+                });
+              }}
             />
           </div>
         ))}

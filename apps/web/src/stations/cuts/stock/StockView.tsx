@@ -1,11 +1,10 @@
 import { nanoid } from 'nanoid';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   barsCut,
   cutBar,
   findMaterial,
   findSection,
-  rackChanges,
   sawingOf,
   sectionText,
   stockFindings,
@@ -25,10 +24,11 @@ import { NO_CUTS } from '../changes';
 import { BarPicture } from './BarPicture';
 import { StockPanel } from './StockPanel';
 import { keyOf, useNests, type Nested } from './useNests';
+import { useRackAgrees } from './useRackAgrees';
 
 /** Which piece comes out of which bar, what to buy, and what is left. */
 export function StockView({ plan }: { readonly plan: Plan }) {
-  const { document, edit, settle, build } = useEditor('document', 'edit', 'settle', 'build');
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const hand = useShop();
   const { shop } = hand;
   const bars = barsCut(document);
@@ -37,11 +37,13 @@ export function StockView({ plan }: { readonly plan: Plan }) {
   const { nested, prove, stop, proving, keepRest } = useNests(groups, sawing);
   const [key, setKey] = useState<string>();
   const named = useNames(plan);
-  useRackAgrees(bars);
+  useRackAgrees(bars, hand);
   const chosen = nested.find(({ group }) => keyOf(group) === key) ?? nested[0];
   const findings = nested.flatMap(({ group, nest }) =>
     stockFindings(group, nest, sawing, named(group.section)),
   );
+  // What was cut before the frame was changed.
+  const cut = plan.findings.filter(({ code }) => code === 'cut-differs' || code === 'cut-not-wanted');
   const change = (next: (before: readonly CutBar[]) => readonly CutBar[]) => {
     edit('bars', (before) => {
       const cuts = before.cuts ?? NO_CUTS;
@@ -49,9 +51,9 @@ export function StockView({ plan }: { readonly plan: Plan }) {
     });
     settle();
   };
-  const markCut = ({ group, nest, ...known }: Nested, bar: NestedBar) => {
-    keepRest(group, { group, ...known, nest: { ...nest, bars: nest.bars.filter((each) => each !== bar) } });
-    change((before) => [...before, cutBar(nanoid(10), group, bar)]);
+  const markCut = (nest: Nested, bar: NestedBar) => {
+    keepRest(nest, bar);
+    change((before) => [...before, cutBar(nanoid(10), nest.group, bar)]);
   };
   return (
     <>
@@ -114,23 +116,11 @@ export function StockView({ plan }: { readonly plan: Plan }) {
         )}
       </div>
       <Panel title={chosen ? named(chosen.group.section) : 'Stock'} aside={chosen && materialOf(chosen)}>
-        <Findings findings={findings.filter(({ where }) => where.station === 'cuts')} />
+        <Findings findings={[...cut, ...findings]} />
         <StockPanel hand={hand} nested={nested} chosen={chosen} named={named} />
       </Panel>
     </>
   );
-
-  /** What lies on the rack agrees with the bars that are marked, also after an undo. */
-  function useRackAgrees(done: readonly CutBar[]) {
-    const { keep, drop, pending } = hand;
-    useEffect(() => {
-      if (pending || hand.missing !== undefined) return;
-      for (const { id, offcut } of rackChanges(build.id, done, shop, document.name)) {
-        if (offcut) keep('rack', id, offcut);
-        else drop('rack', id);
-      }
-    }, [done, keep, drop, pending]);
-  }
 }
 
 const materialOf = ({ group }: Nested): string => findMaterial(group.material)?.name ?? group.material;
@@ -194,10 +184,11 @@ function GroupOfBars({ nested, name, lit, onChoose, onCut }: GroupProps) {
   );
 }
 
-function provenText({ group, nest, bound, proven }: Nested): string {
+function provenText({ group, nest, bound, proven, lookedFor }: Nested): string {
+  if (group.oneEach) return nest.bars.length > 0 ? 'a tube each' : 'no stock entered';
   if (group.sources.length === 0) return 'no stock entered';
-  if (bound === undefined) return nest.bars.length > 0 ? 'a first answer' : '';
-  if (proven === true) return 'proven: none is better';
-  const more = nest.cost > 0 ? Math.round((1 - bound / nest.cost) * 100) : 0;
-  return `within ${more} % of the bound`;
+  if (!lookedFor) return nest.bars.length > 0 ? 'a first answer' : '';
+  if (proven) return 'proven: none is better';
+  if (bound === undefined) return 'looked for, without a bound';
+  return `at most ${Math.ceil((nest.cost / Math.max(bound, 1e-9) - 1) * 100)} % over the best`;
 }

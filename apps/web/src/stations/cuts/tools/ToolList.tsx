@@ -1,8 +1,6 @@
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { formatLength } from '@larchwood/core';
 import { TOOL_SORTS, type Tool } from '@larchwood/format';
-import { useEditor } from '../../../editor/editor';
 import { Group, Row } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { ShopSize, ShopSizes, ShopText } from '../../../shop/ShopFields';
@@ -90,7 +88,6 @@ export function Entry({
 }
 
 function ToolForm({ hand, id, tool }: { readonly hand: ShopHand; readonly id: string; readonly tool: Tool }) {
-  const { document } = useEditor('document');
   const given = { hand, list: 'tools', id, item: tool } as const;
   const makesHoles = tool.sort === 'drill' || tool.sort === 'hole-saws';
   const cuts = tool.sort === 'notcher' || tool.sort === 'mill';
@@ -134,12 +131,7 @@ function ToolForm({ hand, id, tool }: { readonly hand: ShopHand; readonly id: st
       {(cuts || makesHoles) && (
         <div className="px-4 pb-1">
           <span className="caption">{cuts ? 'Cutters on hand' : 'Sizes on hand'}</span>
-          <ShopSizes
-            {...given}
-            label={cuts ? 'Cutters on hand' : 'Sizes on hand'}
-            unit={document.units.length}
-            text={(mm) => formatLength(mm, document.units, 2, true)}
-          />
+          <ShopSizes hand={hand} id={id} item={tool} label={cuts ? 'Cutters on hand' : 'Sizes on hand'} />
         </div>
       )}
     </>

@@ -161,6 +161,9 @@ function JobRow({ each: { job, best }, first, lit, onChoose }: RowProps) {
         ) : (
           formatAngle(best.reads)
         )}
+        {best?.over !== undefined && (
+          <span className="block text-[12.5px] font-normal">{length(best.over)} over</span>
+        )}
       </td>
       <td>{best?.cutter === undefined ? <span className="text-quiet">–</span> : length(best.cutter)}</td>
       <td>{best?.gap === undefined ? <span className="text-quiet">–</span> : length(best.gap, 2)}</td>
