@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, contentOf, expectAccessible, newBrief, saved, station, tab } from './helpers.js';
+import { choose, contentOf, expectAccessible, ledger, newBrief, saved, station, tab } from './helpers.js';
 
 const table = (page: Page, name: string) => page.getByRole('table', { name });
 
@@ -123,6 +123,33 @@ test('a buggy’s tubes are bought, nested and cut, and the rack holds what is l
   await expect.poll(rack).toBe(0);
   await hoop.getByRole('button', { name: /44.5/ }).click();
   await expect(offcuts).toHaveCount(there);
+  // One bar of several cut: the rest stays as it was nested, and nothing is claimed of it.
+  const rail = page.getByRole('region', { name: '38 × 2', exact: true });
+  const bars = rail.getByRole('button', { name: 'Mark cut' });
+  const many = await bars.count();
+  await expect(rail).toContainText('proven: none is better');
+  await bars.first().click();
+  await expect(bars).toHaveCount(many - 1);
+  await expect(rail).toContainText('a first answer');
+  await page.keyboard.press('Control+z');
+  await expect(bars).toHaveCount(many);
+  // Typed slowly, and left in the middle: a price keeps its point, and arrives.
+  const price = panel.getByLabel('Price of stock length 1');
+  const [before] = [await price.inputValue()];
+  await price.fill('');
+  await price.pressSequentially('82.50');
+  await expect(price).toHaveValue('82.50');
+  await page.goto('/');
+  const prices = async () =>
+    Object.values(
+      ((await (await page.request.get('/api/shop')).json()) as { stock: Record<string, { price: number }> })
+        .stock,
+    ).map((each) => each.price);
+  await expect.poll(prices).toContain(82.5);
+  await page.goBack();
+  await hoop.getByRole('button', { name: /44.5/ }).click();
+  await price.fill(before);
+  await page.keyboard.press('Tab');
   // A stock length that holds no piece of it: told in words.
   await panel.getByRole('button', { name: 'Take out stock length 1' }).click();
   await expect(panel).toContainText('No stock length for 44.5 × 2.4');
@@ -192,6 +219,26 @@ test('each end gets its tool and setting; a notcher that stops short gives way, 
   await most.fill('50');
   await page.keyboard.press('Enter');
   await expect(down).toContainText('Hole-saw notcher');
+  // Sizes on hand, typed one after the other; those that were there are not changed by being shown in inches.
+  const onHand = page.getByLabel('Cutters on hand');
+  const there = await onHand.inputValue();
+  await onHand.press('End');
+  await onHand.pressSequentially(', 57, 1 1/4 in');
+  await expect(onHand).toHaveValue(`${there}, 57, 1 1/4 in`);
+  await page.keyboard.press('Tab');
+  await expect(onHand).toHaveValue(/31\.75/);
+  await choose(page, 'Display units', 'inch, 1/32');
+  await onHand.press('End');
+  await onHand.pressSequentially(', 2 in');
+  await page.keyboard.press('Tab');
+  await choose(page, 'Display units', 'mm');
+  await expect(onHand).toHaveValue(/^19, 22, 25,.*, 31\.75,.*, 57$/);
+  await onHand.fill('19, two');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('“two”');
+  await expect(onHand).toHaveValue('19, two');
+  await onHand.fill(there);
+  await page.keyboard.press('Tab');
   await choose(page, 'Order', 'setting by setting');
   await expect(rows.nth(1)).toBeVisible();
 });
@@ -210,4 +257,53 @@ test('every view of the cuts is accessible in both themes', async ({ page }) => 
   await station(page, 'Cuts');
   await page.getByRole('button', { name: /Main hoop/ }).click();
   await expectAccessible(page, 'Bends');
+});
+
+test('butted tubes give one piece each; what was cut is told when the frame changes, and leads to its view', async ({
+  page,
+}) => {
+  await newBrief(page, 'Cut too soon', { kind: 'Bicycle', set: 'Road' });
+  await station(page, 'Cuts');
+  await tab(page, 'Stock');
+  // The down tube: where the head angle goes, its length goes.
+  const down = page
+    .getByRole('region', { name: /^34\.9 × .* long$/ })
+    .or(page.getByRole('region', { name: /^31\.8 × .* long$/ }));
+  await expect(down.first()).toContainText('a tube each');
+  await down.first().getByRole('button', { name: 'Mark cut' }).first().click();
+  await saved(page);
+  await station(page, 'Stance');
+  await ledger(page, 'Head angle, degrees').fill('76');
+  await page.keyboard.press('Enter');
+  await station(page, 'Cuts');
+  const told = page.getByRole('complementary').getByText(/was cut to another length/);
+  await expect(
+    page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Cuts' }),
+  ).toContainText('1');
+  await tab(page, 'Stock');
+  await expect(told).toBeVisible();
+  await page.getByRole('button', { name: 'Not cut after all' }).click();
+  await expect(told).toHaveCount(0);
+});
+
+test('the workshop’s lists without a server: shown as typed, and sent when it answers', async ({ page }) => {
+  await newBrief(page, 'No answer', { kind: 'Bicycle', set: 'Road' });
+  await station(page, 'Cuts');
+  await tab(page, 'Stock');
+  const kerf = page.getByLabel('Saw’s cut, mm');
+  await expect(kerf).toHaveValue('2');
+  await page.route('**/api/shop/**', (route) => route.abort());
+  await kerf.fill('2.4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('is sent as soon as it does')).toBeVisible();
+  await expect(kerf).toHaveValue('2.4');
+  await page.unroute('**/api/shop/**');
+  const stored = async () =>
+    ((await (await page.request.get('/api/shop')).json()) as { sawing: Record<string, { kerf: number }> })
+      .sawing.usual?.kerf;
+  await expect.poll(stored, { timeout: 15_000 }).toBe(2.4);
+  await expect(page.getByText('is sent as soon as it does')).toHaveCount(0);
+  await kerf.fill('2');
+  await page.keyboard.press('Enter');
+  await expect.poll(stored).toBe(2);
 });

@@ -8,5 +8,5 @@ export { STROKES, type Drawing, type Mark, type Stroke } from './drawing.js';
 export { stripsOf, type Strip } from './patterns/strip.js';
 export { FACES, type PaperFonts } from './text/faces.js';
 export { textWidth } from './text/measure.js';
-export { outlineShape, steeringOutlines } from './steering/outlines.js';
+export { outlineShape, steeringOutlines } from './plates/outlines.js';
 export { nestOnSheets, type SheetNest } from './cuts/sheetNest.js';

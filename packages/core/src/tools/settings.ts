@@ -191,19 +191,21 @@ export interface ToolJob {
   readonly answers: readonly ToolAnswer[];
 }
 
-/** Each job with every tool’s answer, and the one that does it best: the least gap, then no paper where a tool does. */
+/**
+ * Each job with every tool’s answer, and the one that does it best: the least gap where any process closes it, else its
+ * pattern, else the least gap there is.
+ */
 export function toolJobs(jobs: readonly Job[], { tools }: Pick<Shop, 'tools'>): readonly ToolJob[] {
   const order: readonly Tool['sort'][] = ['saw', 'drill', 'hole-saws', 'notcher', 'mill', 'paper'];
+  const rank = ({ sort, gap = 0 }: ToolSetting): number => (sort === 'paper' ? 1 : gap <= CLOSES.tig ? 0 : 2);
   return jobs.map((job) => {
     const answers = Object.entries(tools).map(([id, tool]) => answerOf(id, tool, job));
-    const able = answers.flatMap((answer) => (answer.can ? [answer.setting] : []));
-    const closes = able.filter(({ gap }) => gap === undefined || gap <= CLOSES.mig);
-    const [best] = [...(closes.length > 0 ? closes : able)].sort(
-      (a, b) =>
-        Number(a.sort === 'paper') - Number(b.sort === 'paper') ||
-        (a.gap ?? 0) - (b.gap ?? 0) ||
-        order.indexOf(a.sort) - order.indexOf(b.sort),
-    );
+    const [best] = answers
+      .flatMap((answer) => (answer.can ? [answer.setting] : []))
+      .sort(
+        (a, b) =>
+          rank(a) - rank(b) || (a.gap ?? 0) - (b.gap ?? 0) || order.indexOf(a.sort) - order.indexOf(b.sort),
+      );
     return { job, best, answers };
   });
 }

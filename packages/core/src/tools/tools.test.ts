@@ -162,10 +162,14 @@ describe('all work of a build', () => {
     for (const { job, best } of toolJobs(copied, shop)) if (job.kind === 'copy') expect(best).toBeUndefined();
     expect(copied.find(({ mark }) => mark === '7R')!.what).toMatch(/^as 7L, (turned over|mirrored)$/);
   });
-  it('a tool that leaves a gap no process closes gives way to paper', () => {
-    const wide: Shop = { ...NO_SHOP, tools: { n: tool({ name: 'Notcher', sizes: [60] }), p: shop.tools.p! } };
-    const [done] = toolJobs([{ ...cope, diameter: 32 }], wide);
-    expect(done!.best!.name).toBe('Paper');
+  it('a tool whose gap not every process closes gives way to paper, just inside and just outside; without paper it is told', () => {
+    const best = (play: number, more: Shop['tools'] = { p: shop.tools.p! }) =>
+      toolJobs([cope], { tools: { n: tool({ name: 'Notcher', play }), ...more } })[0]!.best!;
+    expect(best(CLOSES.tig).name).toBe('Notcher');
+    expect(best(CLOSES.tig + 0.01).name).toBe('Paper');
+    expect(best(CLOSES.mig, {})).toMatchObject({ name: 'Notcher', gap: CLOSES.mig });
+    // Of two the one with less.
+    expect(best(0.2, { m: tool({ name: 'Mill', sort: 'mill', play: 0.1 }) }).name).toBe('Mill');
   });
   it('by setting: each job once, those together share tool, cutter and reading', () => {
     const all = toolJobs(jobs, shop);

@@ -1,6 +1,6 @@
 import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
 import { drawingToDxf } from '../dxf.js';
-import { flatParts, outlinesInARow, outlineSheets } from '../steering/outlines.js';
+import { flatParts, outlinesInARow, outlineSheets } from '../plates/outlines.js';
 import { barsCsv } from '../cuts/barsCsv.js';
 import { holeSheets } from '../cuts/holeSheets.js';
 import { toolSheets } from '../cuts/toolSheets.js';

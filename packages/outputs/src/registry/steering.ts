@@ -1,6 +1,6 @@
 import type { Steering } from '@larchwood/core';
 import { drawingToDxf } from '../dxf.js';
-import { outlinesInARow, outlineSheets, steeringOutlines } from '../steering/outlines.js';
+import { outlinesInARow, outlineSheets, steeringOutlines } from '../plates/outlines.js';
 import { rearTrack, sideSpeedsCsv, steeringSweepCsv } from '../steering/steeringCsv.js';
 import { paper, type Output, type Source } from './output.js';
 

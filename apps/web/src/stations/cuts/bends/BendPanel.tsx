@@ -12,12 +12,12 @@ import {
 } from '@larchwood/core';
 import type { Shop } from '@larchwood/format';
 import { memberOf, useEditor } from '../../../editor/editor';
+import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { Findings } from '../../../ledger/Findings';
 import { Group, Panel, Row } from '../../../ledger/Panel';
 import { QuantityField } from '../../../ledger/QuantityField';
 import { lengthWithin } from '../../../ledger/bounds';
 import { Button } from '../../../parts/Button';
-import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
 import { changeBending, letDieGo } from '../changes';
 import { CompoundReading } from './CompoundReading';
@@ -61,24 +61,18 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
     >
       <Findings findings={[...left, ...made.findings]} />
       <Group title="How it is bent">
-        <Row name="Marks from its">
-          <Choice
-            label="Marks from its"
-            value={bending.from}
-            groups={[
-              {
-                options: [
-                  { value: 'start', label: 'start' },
-                  { value: 'end', label: 'end' },
-                ],
-              },
-            ]}
-            onChange={(from) => {
-              change({ from: from as 'start' | 'end' });
-              settle();
-            }}
-          />
-        </Row>
+        <ChoiceRow
+          name="Marks from its"
+          value={bending.from}
+          options={[
+            { value: 'start', label: 'start' },
+            { value: 'end', label: 'end' },
+          ]}
+          onChange={(from) => {
+            change({ from: from as 'start' | 'end' });
+            settle();
+          }}
+        />
         {(['start', 'end'] as const).map((end) => (
           <Row key={end} name={`Left on at its ${end}`}>
             <QuantityField
@@ -93,32 +87,25 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
           </Row>
         ))}
         {(schedule.way === 'die' || fitting.length > 0) && (
-          <Row name="Die">
-            <Choice
-              label="Die"
-              value={bending.die ?? BEST}
-              className="max-w-48"
-              groups={[
-                {
-                  options: [
-                    {
-                      value: BEST,
-                      label: 'of each bend’s radius',
-                    },
-                    ...fitting.map(({ id, name }) => ({ value: id, label: name })),
-                    ...(bending.die !== undefined && !shop.dies[bending.die]
-                      ? [{ value: bending.die, label: 'one that is gone' }]
-                      : []),
-                  ],
-                },
-              ]}
-              onChange={(die) => {
-                if (die === BEST) edit(`bending.${member}`, letDieGo(member));
-                else change({ die });
-                settle();
-              }}
-            />
-          </Row>
+          <ChoiceRow
+            name="Die"
+            value={bending.die ?? BEST}
+            options={[
+              {
+                value: BEST,
+                label: 'of each bend’s radius',
+              },
+              ...fitting.map(({ id, name }) => ({ value: id, label: name })),
+              ...(bending.die !== undefined && !shop.dies[bending.die]
+                ? [{ value: bending.die, label: 'one that is gone' }]
+                : []),
+            ]}
+            onChange={(die) => {
+              if (die === BEST) edit(`bending.${member}`, letDieGo(member));
+              else change({ die });
+              settle();
+            }}
+          />
         )}
         {made.farEnd !== undefined && (
           <p className="px-4 pt-1 text-[13px] text-quiet">

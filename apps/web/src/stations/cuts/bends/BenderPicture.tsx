@@ -1,3 +1,5 @@
+import { line } from 'd3-shape';
+import type { ReactNode } from 'react';
 import {
   inBender,
   formatAngle,
@@ -132,15 +134,54 @@ function fitted(
     },
   };
 }
-const pathThrough = (points: readonly Vector[], at: View['at']): string =>
-  points
-    .map(
-      (point, index) =>
-        `${index === 0 ? 'M' : 'L'}${at(point)
-          .map((each) => each.toFixed(1))
-          .join(' ')}`,
-    )
-    .join('');
+/** A run of tube as wide as it is. */
+function Tube({
+  points,
+  at,
+  width,
+  pale = false,
+}: {
+  readonly points: readonly Vector[];
+  readonly at: View['at'];
+  readonly width: number;
+  readonly pale?: boolean;
+}) {
+  return (
+    <path
+      d={
+        line<Vector>(
+          (point) => at(point)[0],
+          (point) => at(point)[1],
+        )(points) ?? ''
+      }
+      stroke="var(--ink)"
+      strokeWidth={width}
+      strokeLinejoin="round"
+      fill="none"
+      opacity={pale ? 0.35 : 1}
+    />
+  );
+}
+
+/** One look at the tube in the bender, and what is to be seen. */
+function Look({
+  label,
+  caption,
+  children,
+}: {
+  readonly label: string;
+  readonly caption: ReactNode;
+  readonly children: ReactNode;
+}) {
+  return (
+    <figure>
+      <svg viewBox={`0 0 ${SIDE * 1.7} ${SIDE}`} className="max-h-56 w-full" role="img" aria-label={label}>
+        {children}
+      </svg>
+      <figcaption>{caption}</figcaption>
+    </figure>
+  );
+}
 
 /** No more of a long rest than this is drawn, mm. */
 const REST_SHOWN = 500;
@@ -153,88 +194,55 @@ function FromAbove({ schedule, made, number }: Props) {
   const width = Math.max(4, schedule.across * view.scale);
   const [x, y] = view.at([0, 0, 0]);
   const set = made.settings[number - 1];
+  const [markX, above] = view.at([0, bend.radius + schedule.across, 0]);
+  const below = view.at([0, bend.radius - schedule.across, 0])[1];
   return (
-    <figure>
-      <svg
-        viewBox={`0 0 ${SIDE * 1.7} ${SIDE}`}
-        className="max-h-56 w-full"
-        role="img"
-        aria-label={`Bend ${number} from above`}
-      >
-        {(set?.die ?? schedule.way === 'die') && (
-          <circle
-            cx={x}
-            cy={y}
-            r={Math.max(2, (bend.radius - schedule.across / 2) * view.scale)}
-            fill="var(--grid)"
-            stroke="var(--quiet)"
-          />
-        )}
-        <path
-          d={pathThrough(rest, view.at)}
-          stroke="var(--ink)"
-          strokeWidth={width}
-          fill="none"
-          opacity="0.35"
+    <Look
+      label={`Bend ${number} from above`}
+      caption={
+        <>
+          <b>Bend {number}</b>, from above: bent {formatAngle(bend.angle)}
+          {set?.reads === undefined ? null : <>, set {formatAngle(set.reads)}</>}. The mark stands at the
+          line; what is not bent yet is pale.
+        </>
+      }
+    >
+      {(set?.die ?? schedule.way === 'die') && (
+        <circle
+          cx={x}
+          cy={y}
+          r={Math.max(2, (bend.radius - schedule.across / 2) * view.scale)}
+          fill="var(--grid)"
+          stroke="var(--quiet)"
         />
-        <path
-          d={pathThrough(swung, view.at)}
-          stroke="var(--ink)"
-          strokeWidth={width}
-          fill="none"
-          strokeLinejoin="round"
-        />
-        <path
-          d={pathThrough(
-            [
-              [0, bend.radius + schedule.across, 0],
-              [0, bend.radius - schedule.across, 0],
-            ],
-            view.at,
-          )}
-          stroke="var(--larch)"
-          strokeWidth="2"
-        />
-      </svg>
-      <figcaption>
-        <b>Bend {number}</b>, from above: bent {formatAngle(bend.angle)}
-        {set?.reads === undefined ? null : <>, set {formatAngle(set.reads)}</>}. The mark stands at the line;
-        what is not bent yet is pale.
-      </figcaption>
-    </figure>
+      )}
+      <Tube points={rest} at={view.at} width={width} pale />
+      <Tube points={swung} at={view.at} width={width} />
+      <path d={`M${markX} ${above}V${below}`} stroke="var(--larch)" strokeWidth="2" />
+    </Look>
   );
 }
 
 function FromBehind({ schedule, number }: Props) {
   const bend = schedule.bends[number - 1]!;
   const { swung } = inBender(schedule, number - 1, Math.min(1, bend.angle));
-  // Looking along the rest towards the die: right is the side away from the die's middle.
+  // Looking along the rest towards the die: the die's middle is on the right.
   const view = fitted([...swung, [0, 0, 0]], ([, y, z]) => [-y, z], 12, schedule.across / 2);
   const [x, y] = view.at([0, bend.radius, 0]);
   const radius = Math.max(5, (schedule.across / 2) * view.scale);
   return (
-    <figure>
-      <svg
-        viewBox={`0 0 ${SIDE * 1.7} ${SIDE}`}
-        className="max-h-56 w-full"
-        role="img"
-        aria-label={`Bend ${number} from behind`}
-      >
-        <path d={`M0 ${y}H${SIDE * 1.7}`} stroke="var(--rule)" strokeDasharray="6 4" />
-        <path
-          d={pathThrough(swung, view.at)}
-          stroke="var(--ink)"
-          strokeWidth={radius * 2}
-          fill="none"
-          strokeLinejoin="round"
-          opacity="0.5"
-        />
-        <circle cx={x} cy={y} r={radius} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
-      </svg>
-      <figcaption>
-        From the end that is not bent yet, before it:{' '}
-        <b>{number === 1 ? 'mark its top' : `turn it ${turnText(bend.rotation)}`}</b>.
-      </figcaption>
-    </figure>
+    <Look
+      label={`Bend ${number} from behind`}
+      caption={
+        <>
+          From the end that is not bent yet, before it:{' '}
+          <b>{number === 1 ? 'mark its top' : `turn it ${turnText(bend.rotation)}`}</b>.
+        </>
+      }
+    >
+      <path d={`M0 ${y}H${SIDE * 1.7}`} stroke="var(--rule)" strokeDasharray="6 4" />
+      <Tube points={swung} at={view.at} width={radius * 2} pale />
+      <circle cx={x} cy={y} r={radius} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
+    </Look>
   );
 }

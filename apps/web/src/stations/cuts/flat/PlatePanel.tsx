@@ -2,13 +2,13 @@ import { Plus } from 'lucide-react';
 import { foldsOf, MATERIALS, success, type PlacedPlate } from '@larchwood/core';
 import type { Plate } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
+import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { angleWithin, lengthWithin } from '../../../ledger/bounds';
 import { Group, Row } from '../../../ledger/Panel';
 import { QuantityField } from '../../../ledger/QuantityField';
 import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
 import { Check } from '../../../parts/Check';
-import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
 import { RemoveButton } from '../../brief/RowList';
 import { changePlate, removePlate } from '../changes';
@@ -72,38 +72,28 @@ export function PlatePanel({ placed: { plate }, made, onRemoved }: Props) {
             onCommit={(typed) => lengthWithin(typed, THICK, () => change({ thickness: typed }))}
           />
         </Row>
-        <Row name="Metal">
-          <Choice
-            label="Metal"
-            value={plate.material}
-            className="max-w-48"
-            groups={[{ options: MATERIALS.map(({ id, name }) => ({ value: id, label: name })) }]}
-            onChange={(material) => done({ material })}
-          />
-        </Row>
+        <ChoiceRow
+          name="Metal"
+          value={plate.material}
+          options={MATERIALS.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(material) => done({ material })}
+        />
         {made ? (
           <p className="px-4 pb-2 text-quiet">Its outline follows what is set at the Steering station.</p>
         ) : (
           <>
-            <Row name="Sits at">
-              <Choice
-                label="Sits at"
-                value={plate.node}
-                className="max-w-48"
-                groups={[
-                  { options: document.frame.nodes.map(({ id, name }) => ({ value: id, label: name })) },
-                ]}
-                onChange={(node) => done({ node })}
-              />
-            </Row>
-            <Row name="Lies as">
-              <Choice
-                label="Lies as"
-                value={plate.plane}
-                groups={[{ options: PLANES }]}
-                onChange={(plane) => done({ plane: plane as Plate['plane'] })}
-              />
-            </Row>
+            <ChoiceRow
+              name="Sits at"
+              value={plate.node}
+              options={document.frame.nodes.map(({ id, name }) => ({ value: id, label: name }))}
+              onChange={(node) => done({ node })}
+            />
+            <ChoiceRow
+              name="Lies as"
+              value={plate.plane}
+              options={PLANES}
+              onChange={(plane) => done({ plane: plane as Plate['plane'] })}
+            />
             {angle('turn', 'Turned in that view')}
             {angle('tilt', 'Tilted out of it')}
             <Check className="px-4" checked={plate.mirrored} onChange={(mirrored) => done({ mirrored })}>
@@ -114,29 +104,24 @@ export function PlatePanel({ placed: { plate }, made, onRemoved }: Props) {
       </Group>
       {!made && <Folds plate={plate} change={change} done={done} />}
       <Group title="Trial in card or board">
-        <Row name="State">
-          <Choice
-            label="State of the trial"
-            value={plate.trial?.state ?? 'none'}
-            groups={[
-              {
-                options: [
-                  { value: 'none', label: 'not tried yet' },
-                  { value: 'card', label: 'cut in card' },
-                  { value: 'fits', label: 'it fits' },
-                ],
-              },
-            ]}
-            onChange={(state) =>
-              done({
-                trial:
-                  state === 'none'
-                    ? undefined
-                    : { state: state as 'card' | 'fits', found: plate.trial?.found ?? '' },
-              })
-            }
-          />
-        </Row>
+        <ChoiceRow
+          name="State"
+          label="State of the trial"
+          value={plate.trial?.state ?? 'none'}
+          options={[
+            { value: 'none', label: 'not tried yet' },
+            { value: 'card', label: 'cut in card' },
+            { value: 'fits', label: 'it fits' },
+          ]}
+          onChange={(state) =>
+            done({
+              trial:
+                state === 'none'
+                  ? undefined
+                  : { state: state as 'card' | 'fits', found: plate.trial?.found ?? '' },
+            })
+          }
+        />
         {plate.trial && (
           <div className="px-4 pb-1">
             <TextField

@@ -1,4 +1,4 @@
-import { formatLength, holeRing } from '@larchwood/core';
+import { cornersOfPlate, formatLength, holeRing } from '@larchwood/core';
 import type { Plate } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
 import { useSize } from '../../../parts/useSize';
@@ -56,7 +56,7 @@ export function PlatePicture({ plate }: { readonly plate: Plate }) {
             </text>
           </g>
         ))}
-        {plate.corners?.map(({ at }, index) => (
+        {cornersOfPlate(plate)?.map(({ at }, index) => (
           <text
             key={index}
             x={x(at[0]) + Math.sign(at[0] - (left + right) / 2) * 14}

@@ -13,12 +13,12 @@ import {
   type Result,
 } from '@larchwood/core';
 import type { Node, Plate } from '@larchwood/format';
+import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { lengthWithin } from '../../../ledger/bounds';
 import { Group, Row } from '../../../ledger/Panel';
 import { QuantityField } from '../../../ledger/QuantityField';
 import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
-import { Choice } from '../../../parts/Choice';
 
 type Draw = (
   drawn: Partial<Plate> & Pick<Plate, 'outline' | 'holes' | 'name'>,
@@ -39,15 +39,12 @@ export function ShapeForm({ plan, onDraw }: { readonly plan: Plan; readonly onDr
   return (
     <>
       <Group title="Draw a new one">
-        <Row name="Shape">
-          <Choice
-            label="Shape"
-            value={id}
-            className="max-w-52"
-            groups={[{ options: FLAT_SHAPES.map((each) => ({ value: each.id, label: each.name })) }]}
-            onChange={setId}
-          />
-        </Row>
+        <ChoiceRow
+          name="Shape"
+          value={id}
+          options={FLAT_SHAPES.map((each) => ({ value: each.id, label: each.name }))}
+          onChange={setId}
+        />
         {shape.sizes.map(({ id: of, name, start, limits, count }) => (
           <Row key={`${id}.${of}`} name={name}>
             {count ? (
@@ -124,19 +121,18 @@ function GussetForm({ plan, onDraw }: { readonly plan: Plan; readonly onDraw: Dr
   return (
     <Group title="Gusset between two tubes">
       {([0, 1] as const).map((which) => (
-        <Row key={which} name={which === 0 ? 'From' : 'to'}>
-          <Choice
-            label={which === 0 ? 'Gusset from' : 'Gusset to'}
-            value={chosen[which]}
-            placeholder="choose a tube"
-            className="max-w-52"
-            groups={[{ options }]}
-            onChange={(id) => {
-              setChosen(which === 0 ? [id, chosen[1]] : [chosen[0], id]);
-              setMessage(undefined);
-            }}
-          />
-        </Row>
+        <ChoiceRow
+          key={which}
+          name={which === 0 ? 'From' : 'to'}
+          label={which === 0 ? 'Gusset from' : 'Gusset to'}
+          value={chosen[which]}
+          placeholder="choose a tube"
+          options={options}
+          onChange={(id) => {
+            setChosen(which === 0 ? [id, chosen[1]] : [chosen[0], id]);
+            setMessage(undefined);
+          }}
+        />
       ))}
       <Row name="Along each">
         <QuantityField

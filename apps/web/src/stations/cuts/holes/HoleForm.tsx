@@ -1,13 +1,13 @@
 import { faceWords, failure, success, type Piece, type Result } from '@larchwood/core';
 import { HOLE_LIMITS, type Hole, type Limits } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
+import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { angleWithin, lengthWithin } from '../../../ledger/bounds';
 import { Group, Row } from '../../../ledger/Panel';
 import { QuantityField } from '../../../ledger/QuantityField';
 import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
 import { Check } from '../../../parts/Check';
-import { Choice } from '../../../parts/Choice';
 import { changeHole, changeHoles } from '../changes';
 
 interface Props {
@@ -63,35 +63,23 @@ export function HoleForm({ piece, hole, onRemoved }: Props) {
             className="w-44"
           />
         </Row>
-        <Row name="Measured from its">
-          <Choice
-            label="Measured from its"
-            value={hole.from}
-            groups={[
-              {
-                options: (['start', 'end', 'middle'] as const).map((each) => ({ value: each, label: each })),
-              },
-            ]}
-            onChange={(from) => choose({ from: from as Hole['from'] })}
-          />
-        </Row>
+        <ChoiceRow
+          name="Measured from its"
+          value={hole.from}
+          options={(['start', 'end', 'middle'] as const).map((each) => ({ value: each, label: each }))}
+          onChange={(from) => choose({ from: from as Hole['from'] })}
+        />
         {size('distance', 'At', hole.distance, HOLE_LIMITS.distance, (distance) => ({ distance }))}
         {box ? (
-          <Row name="On the face that looks">
-            <Choice
-              label="On the face that looks"
-              value={String((((Math.round(hole.face / 90) % 4) + 4) % 4) * 90)}
-              groups={[
-                {
-                  options: [0, 90, 180, 270].map((face) => ({
-                    value: String(face),
-                    label: faceWords(piece, face),
-                  })),
-                },
-              ]}
-              onChange={(face) => choose({ face: Number(face) })}
-            />
-          </Row>
+          <ChoiceRow
+            name="On the face that looks"
+            value={String((((Math.round(hole.face / 90) % 4) + 4) % 4) * 90)}
+            options={[0, 90, 180, 270].map((face) => ({
+              value: String(face),
+              label: faceWords(piece, face),
+            }))}
+            onChange={(face) => choose({ face: Number(face) })}
+          />
         ) : (
           size(
             'face',

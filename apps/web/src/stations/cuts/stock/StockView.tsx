@@ -39,9 +39,10 @@ export function StockView({ plan }: { readonly plan: Plan }) {
   const named = useNames(plan);
   useRackAgrees(bars, hand);
   const chosen = nested.find(({ group }) => keyOf(group) === key) ?? nested[0];
-  const findings = nested.flatMap(({ group, nest }) =>
-    stockFindings(group, nest, sawing, named(group.section)),
-  );
+  // Of the section in hand: the others say it in their rows.
+  const findings = chosen
+    ? stockFindings(chosen.group, chosen.nest, sawing, named(chosen.group.section))
+    : [];
   // What was cut before the frame was changed.
   const cut = plan.findings.filter(({ code }) => code === 'cut-differs' || code === 'cut-not-wanted');
   const change = (next: (before: readonly CutBar[]) => readonly CutBar[]) => {

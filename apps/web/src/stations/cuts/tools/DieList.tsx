@@ -2,9 +2,9 @@ import { Plus } from 'lucide-react';
 import { acrossOf, formatLength } from '@larchwood/core';
 import type { Die } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
+import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { Group, Row } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
-import { Choice } from '../../../parts/Choice';
 import { ShopSize, ShopText } from '../../../shop/ShopFields';
 import type { ShopHand } from '../../../shop/useShop';
 import { Entry } from './ToolList';
@@ -60,21 +60,15 @@ export function DieList({ hand }: { readonly hand: ShopHand }) {
             <Row name="Name">
               <ShopText {...given} of="name" label="Name of the die" required className="w-44" />
             </Row>
-            <Row name="For tubes that are">
-              <Choice
-                label="For tubes that are"
-                value={die.shape}
-                groups={[
-                  {
-                    options: [
-                      { value: 'round', label: 'round' },
-                      { value: 'square', label: 'square' },
-                    ],
-                  },
-                ]}
-                onChange={(shape) => hand.keep('dies', id, { ...die, shape: shape as Die['shape'] })}
-              />
-            </Row>
+            <ChoiceRow
+              name="For tubes that are"
+              value={die.shape}
+              options={[
+                { value: 'round', label: 'round' },
+                { value: 'square', label: 'square' },
+              ]}
+              onChange={(shape) => hand.keep('dies', id, { ...die, shape: shape as Die['shape'] })}
+            />
             {LENGTHS.map(([of, name]) => (
               <Row key={of} name={name}>
                 <ShopSize {...given} of={of} label={name} />

@@ -1,6 +1,7 @@
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { TOOL_SORTS, type Tool } from '@larchwood/format';
+import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { Group, Row } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { ShopSize, ShopSizes, ShopText } from '../../../shop/ShopFields';
@@ -97,21 +98,15 @@ function ToolForm({ hand, id, tool }: { readonly hand: ShopHand; readonly id: st
         <ShopText {...given} of="name" label="Name of the tool" required className="w-44" />
       </Row>
       {(cuts || tool.sort === 'saw') && (
-        <Row name="Its scale counts">
-          <Choice
-            label="Its scale counts"
-            value={tool.scale}
-            groups={[
-              {
-                options: [
-                  { value: 'from-square', label: 'from square' },
-                  { value: 'from-parallel', label: 'from parallel' },
-                ],
-              },
-            ]}
-            onChange={(scale) => hand.keep('tools', id, { ...tool, scale: scale as Tool['scale'] })}
-          />
-        </Row>
+        <ChoiceRow
+          name="Its scale counts"
+          value={tool.scale}
+          options={[
+            { value: 'from-square', label: 'from square' },
+            { value: 'from-parallel', label: 'from parallel' },
+          ]}
+          onChange={(scale) => hand.keep('tools', id, { ...tool, scale: scale as Tool['scale'] })}
+        />
       )}
       {!makesHoles && (
         <Row name="Farthest off square">

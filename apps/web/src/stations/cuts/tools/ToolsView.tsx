@@ -166,7 +166,12 @@ function JobRow({ each: { job, best }, first, lit, onChoose }: RowProps) {
         )}
       </td>
       <td>{best?.cutter === undefined ? <span className="text-quiet">–</span> : length(best.cutter)}</td>
-      <td>{best?.gap === undefined ? <span className="text-quiet">–</span> : length(best.gap, 2)}</td>
+      <td>
+        {best?.gap === undefined ? <span className="text-quiet">–</span> : length(best.gap, 2)}
+        {best?.gap !== undefined && closedBy(best.gap) !== closedBy(0) && (
+          <span className="block text-[12.5px] text-larch-text">{closedBy(best.gap)}</span>
+        )}
+      </td>
       <td className="figure !pr-4">
         {best?.speed === undefined ? <span className="text-quiet">–</span> : Math.round(best.speed / 10) * 10}
       </td>
