@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { ChecksSchema, MeasuredListSchema } from './checksSchema.js';
 import { CutsSchema } from './cutsSchema.js';
 import { FrameSchema } from './frameSchema.js';
 import { closed, id, literals, name, number, values } from './parts.js';
@@ -6,9 +7,10 @@ import { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';
 import { FixtureSchema, PaperSchema, SCHOOL_IDS } from './fixtureSchema.js';
 import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
 import { SteeringSchema } from './steeringSchema.js';
+import { DoneListSchema, WorkSchema } from './workSchema.js';
 
 /**
- * The build document, version 7: the open format `.larchwood.json`. This schema is the one place that says what a
+ * The build document, version 9: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
@@ -125,7 +127,7 @@ export type Rider = Brief['riders'][number];
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(7),
+    version: Type.Literal(9),
     name: name('Name of the build'),
     kind: literals('Kind of vehicle', ...KIND_IDS),
     startingSet: id('The set the build was started from; chooses the usual bands'),
@@ -164,16 +166,20 @@ export const BuildSchema = Type.Object(
     frame: FrameSchema,
     cuts: Type.Optional(CutsSchema),
     fixture: FixtureSchema,
+    work: Type.Optional(WorkSchema),
+    done: Type.Optional(DoneListSchema),
+    checks: Type.Optional(ChecksSchema),
+    measured: Type.Optional(MeasuredListSchema),
     paper: PaperSchema,
   },
   {
-    $id: 'larchwood-build-7',
-    title: 'Larchwood build, version 7',
+    $id: 'larchwood-build-9',
+    title: 'Larchwood build, version 9',
     description:
       'Lengths in millimetres, angles in degrees, masses in kilograms, axes ISO 8855 (x forward, y left, z up).',
     additionalProperties: false,
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 7;
+export const FORMAT_VERSION = 9;
 export const FILE_SUFFIX = '.larchwood.json';

@@ -1,16 +1,37 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { changesBetween, clashes, ticksOnly, withChanges, type BuildDocument, type Part } from './index.js';
+import {
+  changesBetween,
+  clashes,
+  LISTS,
+  ticksOnly,
+  withChanges,
+  type BuildDocument,
+  type List,
+  type Part,
+} from './index.js';
 
 const base = JSON.parse(
   readFileSync(new URL('../../../demo/ferry-road-tourer.larchwood.json', import.meta.url), 'utf8'),
 ) as BuildDocument;
+// Readings of its own would be taken for those that are put in here.
+delete base.measured;
 const copy = (): BuildDocument => structuredClone(base);
 const reading = (setting: string, set: boolean) => ({ school: 'spine' as const, setting, set });
 
+const step = (name: string, done: boolean, on = '2026-11-29T08:00:00Z') => ({ step: name, of: '', done, on });
+const found = (stage: 'tacked' | 'cap', value: number, on = '2026-11-29T08:00:00Z') => ({
+  ...{ stage, measure: 'spacing', value, on },
+});
+const WORK: NonNullable<BuildDocument['work']> = {
+  ...{ welding: 'on', vents: 'drained', moves: [], own: [], needs: [], hours: {}, waits: {}, seams: [] },
+};
+
+const isList = (part: Part | List): part is List => (LISTS as readonly string[]).includes(part);
+
 /** One edit of each part, told apart by a number. */
-const EDITS: Record<Part | 'readings', (document: BuildDocument, n: number) => void> = {
+const EDITS: Record<Part | List, (document: BuildDocument, n: number) => void> = {
   name: (document, n) => void (document.name = `Name ${n}`),
   notes: (document, n) => void (document.notes = `Notes ${n}`),
   brief: (document, n) => void (document.brief.purpose = `For ${n}`),
@@ -28,6 +49,8 @@ const EDITS: Record<Part | 'readings', (document: BuildDocument, n: number) => v
     void (n % 3 === 0
       ? delete document.cuts
       : (document.cuts = { bends: { a: { from: 'end', extra: { start: n, end: 0 } } }, bars: [] })),
+  work: (document, n) =>
+    void (n % 3 === 0 ? delete document.work : (document.work = { ...WORK, hours: { 'cut:a': n } })),
   profiles: (document, n) =>
     void document.fixture.profiles.push({
       ...{
@@ -42,6 +65,12 @@ const EDITS: Record<Part | 'readings', (document: BuildDocument, n: number) => v
     }),
   paper: (document, n) => void (document.paper.thickness = n / 100),
   readings: (document, n) => void document.fixture.readings.push(reading(`setting${n}`, true)),
+  done: (document, n) => void (document.done = [...(document.done ?? []), step(`cut:${n}`, true)]),
+  checks: (document, n) =>
+    void (n % 3 === 0
+      ? delete document.checks
+      : (document.checks = { own: [], tolerances: { spacing: n }, preset: {} })),
+  measured: (document, n) => void (document.measured = [...(document.measured ?? []), found('tacked', n)]),
 };
 type Edit = [keyof typeof EDITS, number];
 const edit = fc.tuple(fc.constantFrom(...(Object.keys(EDITS) as Edit[0][])), fc.integer({ min: 1, max: 9 }));
@@ -58,11 +87,16 @@ describe('changes of two at once', () => {
         const next = after(edits);
         const changes = changesBetween(base, next);
         expect(withChanges(base, changes)).toEqual(next);
-        const parts = edits.map(([part]) => part).filter((part) => part !== 'readings');
+        const parts = edits.map(([part]) => part).filter((part) => !isList(part));
         expect([...changes.parts.keys()].every((part) => (parts as string[]).includes(part))).toBe(true);
         // A new order of keys is no change.
         const turned = Object.fromEntries(Object.entries(next).reverse()) as BuildDocument;
-        expect(changesBetween(next, turned)).toEqual({ parts: new Map(), readings: new Map() });
+        expect(changesBetween(next, turned)).toEqual({
+          parts: new Map(),
+          readings: new Map(),
+          done: new Map(),
+          measured: new Map(),
+        });
       }),
     ));
   it('two that change different parts come out the same in either order; the same part clashes by name', () =>
@@ -79,8 +113,7 @@ describe('changes of two at once', () => {
           const differ =
             a.parts.size > 0 &&
             JSON.stringify(a.parts.get(part as never)) !== JSON.stringify(other.parts.get(part as never));
-          if (part !== 'readings')
-            expect(clashes(a, other)).toEqual(differ && other.parts.size > 0 ? [part] : []);
+          if (!isList(part)) expect(clashes(a, other)).toEqual(differ && other.parts.size > 0 ? [part] : []);
         },
       ),
     ));
@@ -102,5 +135,36 @@ describe('changes of two at once', () => {
     const away = changesBetween(from, ticked());
     expect(clashes(mine, away)).toEqual(['readings']);
     expect(withChanges(from, away).fixture.readings).toEqual([]);
+  });
+
+  it('two who tick one step, each at another minute, do not clash; one who says that something is wrong does', () => {
+    const from = copy();
+    delete from.done;
+    const ticked = (...done: ReturnType<typeof step>[]) => changesBetween(from, { ...from, done });
+    const mine = ticked(step('cut:a', true));
+    const theirs = ticked(step('cut:a', true, '2026-11-29T08:01:00Z'), step('cut:b', true));
+    expect(clashes(mine, theirs)).toEqual([]);
+    expect(ticksOnly(mine)).toBe(true);
+    const both = withChanges(withChanges(from, theirs), mine);
+    expect(both.done?.map(({ step: name }) => name)).toEqual(['cut:a', 'cut:b']);
+    expect(clashes(mine, ticked({ ...step('cut:a', false), wrong: 'Too short' } as never))).toEqual(['done']);
+    // The last one taken away leaves no empty list.
+    expect('done' in withChanges(both, changesBetween(both, from))).toBe(false);
+  });
+  it('readings of two stages go together, one read at another minute is the same, and one read otherwise clashes', () => {
+    const from = { ...copy(), measured: [found('tacked', 130)] };
+    const with_ = (...measured: ReturnType<typeof found>[]) => changesBetween(from, { ...from, measured });
+    const mine = with_(found('tacked', 131));
+    const theirs = with_(found('tacked', 130), found('cap', 129));
+    expect(clashes(mine, theirs)).toEqual([]);
+    expect(ticksOnly(mine)).toBe(true);
+    expect(withChanges(withChanges(from, theirs), mine).measured?.map(({ value }) => value)).toEqual([
+      131, 129,
+    ]);
+    expect(clashes(mine, with_(found('tacked', 131, '2026-11-29T09:00:00Z')))).toEqual([]);
+    expect(clashes(mine, with_(found('tacked', 132)))).toEqual(['measured']);
+    const none = { ...from };
+    delete (none as Partial<typeof from>).measured;
+    expect('measured' in withChanges(from, changesBetween(from, none))).toBe(false);
   });
 });

@@ -1,5 +1,7 @@
 import equal from 'fast-deep-equal';
 import type { BuildDocument } from './buildSchema.js';
+import type { Measured } from './checksSchema.js';
+import type { Done } from './workSchema.js';
 
 /** Parts of a document that two people may change at once without being in each other's way. */
 export const PARTS = [
@@ -14,10 +16,16 @@ export const PARTS = [
   'mass',
   'frame',
   'cuts',
+  'work',
+  'checks',
   'profiles',
   'paper',
 ] as const;
 export type Part = (typeof PARTS)[number];
+
+/** Lists that are changed entry by entry, so that two at the bench are never in each other's way. */
+export const LISTS = ['readings', 'done', 'measured'] as const;
+export type List = (typeof LISTS)[number];
 
 type Reading = BuildDocument['fixture']['readings'][number];
 
@@ -27,25 +35,39 @@ export interface Changes {
   readonly parts: ReadonlyMap<Part, unknown>;
   /** Fixture readings and ticks that differ, one by one; undefined where one was taken away. */
   readonly readings: ReadonlyMap<string, Reading | undefined>;
+  /** Steps of the work that were done, or no longer are, one by one. */
+  readonly done: ReadonlyMap<string, Done | undefined>;
+  /** What was measured, reading by reading. */
+  readonly measured: ReadonlyMap<string, Measured | undefined>;
 }
 
-/** What was changed from one document to the other, by part; readings and ticks of the fixture one by one. */
+/** What was changed from one document to the other, by part; readings, ticks, steps that were done and what was measured one by one. */
 export function changesBetween(before: BuildDocument, after: BuildDocument): Changes {
   const parts = new Map<Part, unknown>();
   for (const part of PARTS) {
     const value = partOf(after, part);
     if (!equal(partOf(before, part), value)) parts.set(part, value);
   }
-  const [was, is] = [readingsOf(before), readingsOf(after)];
-  const readings = new Map<string, Reading | undefined>();
-  for (const key of new Set([...was.keys(), ...is.keys()])) {
-    if (!equal(was.get(key), is.get(key))) readings.set(key, is.get(key));
-  }
-  return { parts, readings };
+  return {
+    parts,
+    readings: differing(readingsOf(before), readingsOf(after)),
+    done: differing(doneOf(before), doneOf(after)),
+    measured: differing(measuredOf(before), measuredOf(after)),
+  };
+}
+
+function differing<T>(was: ReadonlyMap<string, T>, is: ReadonlyMap<string, T>): Map<string, T | undefined> {
+  const keys = new Set([...was.keys(), ...is.keys()]);
+  return new Map(
+    [...keys].filter((key) => !equal(was.get(key), is.get(key))).map((key) => [key, is.get(key)]),
+  );
 }
 
 /** A document with those changes done to it. */
-export function withChanges(document: BuildDocument, { parts, readings }: Changes): BuildDocument {
+export function withChanges(
+  document: BuildDocument,
+  { parts, readings, done, measured }: Changes,
+): BuildDocument {
   let next = document;
   for (const [part, value] of parts) {
     next =
@@ -55,30 +77,52 @@ export function withChanges(document: BuildDocument, { parts, readings }: Change
           ? without(next, part)
           : { ...next, [part]: value };
   }
-  if (readings.size === 0) return next;
-  const all = new Map<string, Reading | undefined>([...readingsOf(next), ...readings]);
-  const kept = [...all.values()].filter((reading) => reading !== undefined);
-  return { ...next, fixture: { ...next.fixture, readings: kept } };
+  if (readings.size > 0)
+    next = { ...next, fixture: { ...next.fixture, readings: merged(readingsOf(next), readings) } };
+  if (done.size > 0) {
+    const all = merged(doneOf(next), done);
+    next = all.length > 0 ? { ...next, done: all } : without(next, 'done');
+  }
+  if (measured.size > 0) {
+    const all = merged(measuredOf(next), measured);
+    next = all.length > 0 ? { ...next, measured: all } : without(next, 'measured');
+  }
+  return next;
 }
 
-/** What both changed, and differently: parts by name, readings together as 'readings'. */
-export function clashes(mine: Changes, theirs: Changes): (Part | 'readings')[] {
+const merged = <T>(all: ReadonlyMap<string, T>, changed: ReadonlyMap<string, T | undefined>): T[] =>
+  [...new Map<string, T | undefined>([...all, ...changed]).values()].filter((each) => each !== undefined);
+
+/** What both changed, and differently: parts by name, the entries of a list together as the list. */
+export function clashes(mine: Changes, theirs: Changes): (Part | List)[] {
   const parts = [...mine.parts].filter(
     ([part, value]) => theirs.parts.has(part) && !equal(value, theirs.parts.get(part)),
   );
-  const readings = [...mine.readings].some(
-    ([key, value]) => theirs.readings.has(key) && !equal(value, theirs.readings.get(key)),
-  );
-  return [...parts.map(([part]) => part), ...(readings ? (['readings'] as const) : [])];
+  return [
+    ...parts.map(([part]) => part),
+    ...LISTS.filter((list) =>
+      [...mine[list]].some(
+        ([key, value]) => theirs[list].has(key) && !sameTick(value, theirs[list].get(key)),
+      ),
+    ),
+  ];
+}
+
+/** Two who tick the same step say the same, whoever was first and whenever. */
+type Entry = Reading | Done | Measured | undefined;
+function sameTick(mine: Entry, theirs: Entry): boolean {
+  const bare = (tick: Entry) => tick && { ...tick, on: undefined };
+  return equal(bare(mine), bare(theirs));
 }
 
 /** Whether nothing was changed at all. */
-export const isUnchanged = ({ parts, readings }: Changes): boolean => parts.size + readings.size === 0;
-/** Whether nothing was changed but readings and ticks of the fixture. */
+export const isUnchanged = ({ parts, ...lists }: Changes): boolean =>
+  parts.size === 0 && LISTS.every((list) => lists[list].size === 0);
+/** Whether nothing was changed but readings and ticks of the fixture, and steps of the work that were done, and what was measured. */
 export const ticksOnly = ({ parts }: Changes): boolean => parts.size === 0;
 
 /** A part that is there no longer leaves no empty place behind. */
-function without(document: BuildDocument, part: Part): BuildDocument {
+function without(document: BuildDocument, part: Part | List): BuildDocument {
   return Object.fromEntries(
     Object.entries(document).filter(([key]) => key !== part),
   ) as unknown as BuildDocument;
@@ -88,3 +132,7 @@ const partOf = (document: BuildDocument, part: Part): unknown =>
   part === 'profiles' ? document.fixture.profiles : document[part];
 const readingsOf = ({ fixture }: BuildDocument): Map<string, Reading> =>
   new Map(fixture.readings.map((reading) => [`${reading.school} ${reading.setting}`, reading]));
+const doneOf = ({ done }: BuildDocument): Map<string, Done> =>
+  new Map((done ?? []).map((each) => [each.step, each]));
+const measuredOf = ({ measured }: BuildDocument): Map<string, Measured> =>
+  new Map((measured ?? []).map((each) => [`${each.stage} ${each.measure}`, each]));

@@ -12,6 +12,13 @@ export {
   type SchoolId,
   type SheetSize,
 } from './fixtureSchema.js';
+export {
+  CHECK_STAGE_IDS,
+  type ChecksData,
+  type CheckStage,
+  type Measured,
+  type OwnMeasure,
+} from './checksSchema.js';
 export { type Bending, type CutBar, type CutsData } from './cutsSchema.js';
 export * from './frameSchema.js';
 export { HOLE_LIMITS, LIMITS, LONGEST, type Limits } from './limits.js';
@@ -28,3 +35,4 @@ export {
   type MadeId,
   type SteeringData,
 } from './steeringSchema.js';
+export { WAY_IDS, type Calendar, type Done, type OwnStep, type WayId, type WorkData } from './workSchema.js';

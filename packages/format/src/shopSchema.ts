@@ -1,6 +1,7 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { schemaFaults, type Fault } from './faults.js';
-import { closed, id, literals, name, number } from './parts.js';
+import { CHECK_STAGE_IDS } from './checksSchema.js';
+import { closed, id, literals, name, number, vector } from './parts.js';
 
 /**
  * What the workshop owns and has learned, for all of its builds: dies, bends that were logged, tools, stock that it buys,
@@ -98,6 +99,87 @@ const SawingSchema = closed(
 );
 export type Sawing = Static<typeof SawingSchema>;
 
+/** Ways of joining metal. */
+export const PROCESS_IDS = ['tig', 'mig', 'stick', 'braze'] as const;
+const WelderSchema = closed(
+  {
+    process: literals('What it does', ...PROCESS_IDS),
+    thin: number(0.3, 30, 'Thinnest wall that it is used for, mm'),
+    thick: number(0.3, 30, 'Thickest, mm'),
+  },
+  'A welder or torch of the workshop',
+);
+export type Welder = Static<typeof WelderSchema>;
+
+const day = Type.String({ pattern: '^[0-9]{4}-[0-9]{2}-[0-9]{2}$', description: 'Day' });
+const WeldSchema = closed(
+  {
+    process: literals('Process', ...PROCESS_IDS),
+    material: id('Material id'),
+    wall: number(0.3, 30, 'Thinner wall, mm'),
+    settings: name('As they stood on the machine'),
+    length: number(0, 100000, 'Welded, mm; 0 where it was not measured'),
+    minutes: number(0, 10000, 'With all that goes with it; 0 where it was not timed'),
+    on: day,
+  },
+  'Welding that was logged',
+);
+export type LoggedWeld = Static<typeof WeldSchema>;
+
+const HoursSchema = closed(
+  {
+    build: id('Build id'),
+    step: name('Step'),
+    sort: id('Kind of work'),
+    usual: number(0, 2000, 'By the usual figure, hours'),
+    took: number(0, 2000, 'hours'),
+    on: day,
+  },
+  'A step that was timed',
+);
+export type LoggedHours = Static<typeof HoursSchema>;
+
+const PullSchema = closed(
+  {
+    build: id('Build id'),
+    lever: id('What was pulled, and which way'),
+    pulled: number(0, 500, 'Pulled so far, mm'),
+    stayed: number(0, 500, 'Stayed so far when it was let go, mm'),
+    on: day,
+  },
+  'A frame that was set right cold',
+);
+export type LoggedPull = Static<typeof PullSchema>;
+
+const MovedSchema = closed(
+  {
+    build: id('Build id'),
+    kind: id('Kind of vehicle'),
+    point: id('Key point'),
+    by: vector,
+    on: day,
+  },
+  'How far welding moved a key point',
+);
+export type LoggedMovement = Static<typeof MovedSchema>;
+
+/** What an entry of the log is about. */
+export const ENTRY_SORTS = ['note', 'change', 'fit-up', 'fault', 'picture', 'cost'] as const;
+const EntrySchema = closed(
+  {
+    build: id('Build id'),
+    on: day,
+    sort: literals('What it is about', ...ENTRY_SORTS),
+    about: Type.Optional(name('Piece or step')),
+    stage: Type.Optional(literals('Stage', ...CHECK_STAGE_IDS)),
+    text: Type.String({ maxLength: 2000, description: 'In words' }),
+    cost: Type.Optional(number(0, 1000000, 'What it cost, in the workshop’s money')),
+    picture: Type.Optional(id('Picture id')),
+  },
+  'An entry of the log',
+);
+export type LogEntry = Static<typeof EntrySchema>;
+
 /** The workshop's lists by name; each item has an id of its own. */
 export const SHOP_LISTS = {
   dies: DieSchema,
@@ -106,6 +188,12 @@ export const SHOP_LISTS = {
   stock: StockSchema,
   rack: OffcutSchema,
   sawing: SawingSchema,
+  welders: WelderSchema,
+  welds: WeldSchema,
+  hours: HoursSchema,
+  pulls: PullSchema,
+  moved: MovedSchema,
+  entries: EntrySchema,
 } as const satisfies Record<string, TSchema>;
 export type ShopList = keyof typeof SHOP_LISTS;
 export type ShopItems = { [L in ShopList]: Static<(typeof SHOP_LISTS)[L]> };
@@ -113,7 +201,20 @@ export type ShopItems = { [L in ShopList]: Static<(typeof SHOP_LISTS)[L]> };
 export type Shop = { readonly [L in ShopList]: Readonly<Record<string, ShopItems[L]>> };
 
 export const isShopList = (value: string): value is ShopList => Object.hasOwn(SHOP_LISTS, value);
-export const NO_SHOP: Shop = { dies: {}, trials: {}, tools: {}, stock: {}, rack: {}, sawing: {} };
+export const NO_SHOP: Shop = {
+  dies: {},
+  trials: {},
+  tools: {},
+  stock: {},
+  rack: {},
+  sawing: {},
+  welders: {},
+  welds: {},
+  hours: {},
+  pulls: {},
+  moved: {},
+  entries: {},
+};
 /** Sawing is one item. */
 export const USUAL_SAWING: Sawing = { kerf: 2, trim: 5, keep: 150 };
 

@@ -4,6 +4,8 @@ import { fromVersion3 } from './version3.js';
 import { fromVersion4 } from './version4.js';
 import { fromVersion5 } from './version5.js';
 import { fromVersion6 } from './version6.js';
+import { fromVersion7 } from './version7.js';
+import { fromVersion8 } from './version8.js';
 
 /** From each earlier version to the next; literal data only, so that a file loads the same for ever. */
 const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknown>)[] = [
@@ -13,6 +15,8 @@ const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknow
   fromVersion4,
   fromVersion5,
   fromVersion6,
+  fromVersion7,
+  fromVersion8,
 ];
 
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */
