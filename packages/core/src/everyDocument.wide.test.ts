@@ -10,6 +10,8 @@ import { standardProfile } from './fixture/context.js';
 import { SCHOOLS } from './fixture/registry.js';
 import { findingText } from './findings/catalogue.js';
 import { planBuild } from './plan/plan.js';
+import { Planner } from './plan/planner.js';
+import { work, workFindings } from './plan/stages/work.js';
 
 /**
  * Whatever the format accepts is planned: no throw, and no number that is not finite. Documents in which some values were
@@ -70,7 +72,12 @@ it('whatever the format accepts is planned, in numbers that are finite and in wo
     expect(notFinite(plan.plan), log).toEqual([]);
     const details = fixtureDetails({ document: read.document, ...plan.plan });
     expect(notFinite(details), log).toEqual([]);
-    for (const finding of [...plan.plan.findings, ...details.inTheWay])
+    const planner = new Planner();
+    const order = planner.ask(work, read.document);
+    expect(notFinite(order), log).toEqual([]);
+    expect(new Set(order.steps.map(({ id }) => id)).size, log).toBe(order.steps.length);
+    const told = planner.ask(workFindings, read.document);
+    for (const finding of [...plan.plan.findings, ...details.inTheWay, ...told])
       expect(JSON.stringify(findingText(finding, read.document.units)), log).not.toMatch(
         /undefined|NaN|Infinity/,
       );

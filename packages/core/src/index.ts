@@ -66,7 +66,7 @@ export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame
 export { outlineOf, type Outline } from './frame/outline.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
 export { holeRing, onPlate } from './frame/plates.js';
-export { centreLine, EYE, isEndOn, pieceOutline, type Seen } from './solid/silhouette.js';
+export { centreLine, EYE, isEndOn, pieceOutline, type OnPaper, type Seen } from './solid/silhouette.js';
 export {
   chooseSection,
   nextPiece,
@@ -280,3 +280,46 @@ export { madeAlike, sameTurnedOver } from './plates/findings.js';
 export { foldOf, foldsOf, K_FACTOR, type Fold } from './plates/folds.js';
 export { gussetBetween, gussetPlate, nodeBeside, type Gusset } from './plates/gusset.js';
 export { FLAT_SHAPES, type FlatShape } from './plates/shapes.js';
+export {
+  captured,
+  readInstrumentLine,
+  simulatedReading,
+  type Captured,
+  type Simulated,
+} from './instruments/capture.js';
+export { differenceOf, type PlanDifference } from './plan/difference.js';
+export { LOG_SORTS, logOf, searchLog, type LogLine, type LogSort } from './log/log.js';
+export { checked, checkList, checkResults, type CheckList, type StageResult } from './plan/stages/checks.js';
+export { type AsBuilt, type AsBuiltFigure } from './checks/asBuilt.js';
+export { builtDocument } from './checks/builtDocument.js';
+export { doubtOf, verdictOf, type Judged, type JudgedComparison, type Verdict } from './checks/judge.js';
+export { type By } from './checks/levers.js';
+export { KEY_IDS } from './fixture/keys.js';
+export { readingOf, type Comparison, type Measurand } from './checks/measure.js';
+export { type MeasuringList } from './checks/list.js';
+export { measuringList } from './checks/measures.js';
+export { typicalMovement, type Movement } from './checks/movement.js';
+export { listAt } from './checks/setOff.js';
+export { type MeasuringPoint } from './checks/points.js';
+export { type Advice, type Pull } from './checks/pull.js';
+export { springsBack } from './checks/springs.js';
+export { CHECK_STAGES } from './checks/stages.js';
+export { READS, TOOL_NAMES } from './checks/tolerances.js';
+export { blocks, work, workFindings } from './plan/stages/work.js';
+export type { Work } from './work/work.js';
+export type { Blocks, ShutSeam } from './work/blocks.js';
+export { PHASES, type Line, type Sort, type Step } from './work/step.js';
+export { CAUTIONS, type CautionId } from './work/cautions.js';
+export { USUAL_WORK } from './work/input.js';
+export { toolOf } from './work/stepTool.js';
+export { moved } from './work/order.js';
+export { putBack, withStepMoves } from './work/remedies.js';
+export { isDone, progressOf, type Progress, type StepState } from './work/progress.js';
+export { wantedVents, withVents } from './work/vents.js';
+export { ENOUGH, paceOf, timedOf } from './work/time/learned.js';
+export { schedule, USUAL_WAITS, USUAL_WEEK, type Schedule } from './work/time/schedule.js';
+export { estimate, passesOf, processFor, PROCESSES, tacksOf, type ProcessId } from './work/weld/estimate.js';
+export { balanced, heatOf, neighbours, pauseOf, warmthOf, withMoves } from './work/weld/order.js';
+export { quarterName, QUARTERS_FROM, seamName, segmentsOf, type Segment } from './work/weld/segments.js';
+export { seamsOf, type Seam } from './work/weld/seams.js';
+export { clearestView } from './work/view.js';

@@ -3,10 +3,12 @@ import { formatLength, type LengthDisplay } from '../units/length.js';
 import { asSentence, nameInText, bandUseText } from '../words.js';
 import type { Quantity } from '../units/quantity.js';
 import type { Finding } from './finding.js';
+import { CHECK_WORDS } from './checkWords.js';
 import { CUTS_WORDS } from './cutsWords.js';
 import { FIXTURE_WORDS } from './fixtureWords.js';
 import { FRAME_WORDS } from './frameWords.js';
 import { STEERING_WORDS } from './steeringWords.js';
+import { WORK_WORDS } from './workWords.js';
 import type { FindingCode, Reach, SeatFindings, StanceFindings } from './values.js';
 import type { FindingText, Say, Words } from './words.js';
 
@@ -185,6 +187,8 @@ const CATALOGUE: Words<FindingCode> = {
   ...STEERING_WORDS,
   ...FRAME_WORDS,
   ...FIXTURE_WORDS,
+  ...WORK_WORDS,
+  ...CHECK_WORDS,
 };
 
 /** Every code that the catalogue has words for. */

@@ -1,7 +1,8 @@
 import type { FindingCode, FindingValues } from './values.js';
 
 export type Severity = 'stop' | 'look' | 'note';
-export type Station = 'stance' | 'seat' | 'steering' | 'tubes' | 'joints' | 'cuts' | 'patterns' | 'fixture';
+export type Station =
+  'stance' | 'seat' | 'steering' | 'tubes' | 'joints' | 'cuts' | 'patterns' | 'fixture' | 'work' | 'checks';
 
 /** What the builder should know, as data: its code says what it carries, and the catalogue has its words. */
 export type Finding<C extends FindingCode = FindingCode> = { readonly [K in C]: FindingOf<K> }[C];

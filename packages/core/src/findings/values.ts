@@ -1,3 +1,4 @@
+import type { CheckStage } from '@larchwood/format';
 import type { Quantity } from '../units/quantity.js';
 
 /** What each finding carries: lengths mm, angles degrees, masses kg, unless the name says otherwise. Its words are in the catalogue. */
@@ -150,6 +151,57 @@ export interface CutsFindings {
   'plate-hole-over-edge': { mark: string; plate: string; hole: number; by: number };
 }
 
+export interface WorkFindings {
+  'seam-shut': {
+    seam: string;
+    mark: string;
+    to: string;
+    share: number;
+    by: string;
+    moves: readonly { step: string; after: string }[];
+  };
+  'way-barred': { mark: string; by: string; moves: readonly { step: string; after: string }[] };
+  'way-springs': { mark: string; spring: number };
+  'step-before-need': { step: string; needs: string; why: string };
+  'steps-in-circle': { steps: readonly string[]; ids: readonly string[] };
+  'moves-lost': { count: number };
+  'tubes-unvented': {
+    marks: string;
+    count: number;
+    vents: readonly { member: string; mark: string; distance: number }[];
+  };
+  'fits-both-ways': { marks: string; count: number };
+}
+
+/** What was measured of the frame. */
+export interface CheckFindings {
+  'reading-out': { stage: string; measure: string; off: number; tolerance: number; quantity: Quantity };
+  'pair-out': { stage: string; name: string; off: number; tolerance: number; quantity: Quantity };
+  'reading-disagrees': {
+    stage: CheckStage;
+    id: string;
+    measure: string;
+    by: number;
+    quantity: Quantity;
+    or: readonly string[];
+  };
+  'reading-doubted': {
+    stage: CheckStage;
+    id: string;
+    measure: string;
+    value: number;
+    /** What it may have been meant as; none where it is only far off. */
+    meant?: number;
+    as: 'inches' | 'centimetres' | 'other-side' | 'from-plumb' | 'far' | 'negative';
+    nominal: number;
+    quantity: Quantity;
+  };
+  'triangle-open': { stage: string; longest: string; others: readonly [string, string] };
+  /** The fixture is set off against what welding moves. */
+  'fixture-set-off': { points: readonly string[] };
+  'measures-lost': { names: readonly string[]; ids: readonly string[] };
+}
+
 export interface SteeringFindings {
   /** Why a held dimension of the linkage cannot be. */
   'linkage-refused': { why: string };
@@ -183,5 +235,7 @@ export interface FindingValues
     FrameFindings,
     CutsFindings,
     FixtureFindings,
+    WorkFindings,
+    CheckFindings,
     OfEnds {}
 export type FindingCode = keyof FindingValues;

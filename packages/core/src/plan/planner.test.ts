@@ -110,6 +110,7 @@ describe('a planner', () => {
     expect(found).toEqual([
       ...found.filter(({ where }) => where.station === 'seat'),
       ...found.filter(({ where }) => where.station === 'fixture'),
+      ...found.filter(({ where }) => where.station === 'work'),
     ]);
   });
   it('stages that rest give what they gave, and are made up for when they rest no more', () => {

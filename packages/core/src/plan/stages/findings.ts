@@ -19,6 +19,8 @@ import { mass, tipping } from './mass.js';
 import { staleParts, steeringFindings } from '../../steering/findings.js';
 import { stance } from './stance.js';
 import { steering } from './steering.js';
+import { workFindings } from './work.js';
+import { checked } from './checks.js';
 
 /** Of the linkage, and of what is made with it: looked through again only when one of them changes. */
 const steeringFound = stage(
@@ -70,12 +72,14 @@ export const findings = stage(
   ],
 );
 
-/** What takes longer to find: gaps through all that moves, and what of the fixture is in the way. */
+/** What takes longer to find: gaps through all that moves, what of the fixture is in the way, what blocks the work, and what was measured. */
 export const sweptFindings = stage(
   'sweptFindings',
-  { clearances, details },
-  ({ clearances: swept, details: { inTheWay } }): readonly Finding[] => [
-    ...clearanceFindings(swept),
-    ...inTheWay,
-  ],
+  { clearances, details, workFindings, checked },
+  ({
+    clearances: swept,
+    details: { inTheWay },
+    workFindings: found,
+    checked: measured,
+  }): readonly Finding[] => [...clearanceFindings(swept), ...inTheWay, ...found, ...measured],
 );

@@ -4,7 +4,14 @@ import { frame } from './frame.js';
 import { cuts } from './joints.js';
 import { stance } from './stance.js';
 
-const built = { document: parts('brief', 'fixture', 'units', 'frame'), stance, frame, cuts };
+/** What the fixture is set off by: no other change of the checks changes it. */
+const preset = stage(
+  'preset',
+  { document: parts('checks') },
+  ({ document }) => document.checks?.preset ?? {},
+);
+
+const built = { document: parts('brief', 'fixture', 'units', 'frame'), stance, frame, cuts, preset };
 
 /** In the school that is meant; it says why where that one cannot hold the frame. */
 export const fixture = stage('fixture', built, (of) => fixtureOf({ ...of, cuts: of.cuts.cuts }));
