@@ -1,5 +1,6 @@
 /** Files and paper made from a plan. */
 export { fileIn, fileNameOf, isPaper, outputOf, OUTPUTS } from './registry/registry.js';
+export { logCsv } from './lists/logCsv.js';
 export { packOf, type PackedFile } from './registry/pack.js';
 export type { Output, OutputOptions, Paper, Source } from './registry/output.js';
 export { drawingsToPdf } from './pdf.js';

@@ -68,7 +68,9 @@ export function tablePages(tables: readonly Table[], options: PageOptions): Draw
     if (note.length > 0) y += 1;
     head();
     table.rows.forEach((row, index) => {
-      const lines = row.map((text, column) => wrapped(text, columns[column]!.width, TEXT));
+      const lines = row.map((text, column) =>
+        wrapped(text, columns[column]!.width, TEXT, table.columns[column]!.bold),
+      );
       const words = ROW + (Math.max(1, ...lines.map(({ length }) => length)) - 1) * LINE;
       const tall = Math.max(words, (table.pictures?.height ?? 0) + 1.2);
       if (y + tall - ROW > floor) {
@@ -126,7 +128,8 @@ interface ColumnPlace {
 /** Each column as wide as its words; where the page is too narrow the widest give way, and none is left wrapping beside empty room. */
 function columnsOf({ columns, rows }: Table, room: number, left: number): ColumnPlace[] {
   const wanted = columns.map(
-    ({ name }, index) => Math.max(widthOf(name, true), ...rows.map((row) => widthOf(row[index] ?? ''))) + 0.2,
+    ({ name, bold }, index) =>
+      Math.max(widthOf(name, true), ...rows.map((row) => widthOf(row[index] ?? '', bold))) + 0.2,
   );
   const space = room - GAP * (columns.length - 1);
   const given = (most: number) => wanted.reduce((sum, each) => sum + Math.min(each, most), 0);

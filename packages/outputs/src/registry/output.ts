@@ -29,7 +29,7 @@ export interface Output {
   /** As its button says it. */
   readonly title: string;
   /** Beside what it is offered. */
-  readonly group: 'steering' | 'patterns' | 'frame' | 'cuts' | 'fixture';
+  readonly group: 'steering' | 'patterns' | 'frame' | 'cuts' | 'fixture' | 'work';
   /** Id of the paper that this is another form of. */
   readonly formOf?: string;
   readonly mediaType: string;

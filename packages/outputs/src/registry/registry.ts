@@ -4,6 +4,7 @@ import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './f
 import { cutList, frameInSpace, frameMesh } from './frame.js';
 import type { Output, OutputOptions, Paper, Source } from './output.js';
 import { patterns, piecePattern } from './patterns.js';
+import { measuringList, readings, traveller } from './work.js';
 import { sideSpeeds, steeringPlates, steeringPlatesDxf, steeringSweep } from './steering.js';
 
 /** Every file that can be made of a build, in the order in which they are offered. */
@@ -24,6 +25,9 @@ export const OUTPUTS: readonly Output[] = [
   ...fixtureFullSize,
   ...fullSizePlan,
   settingsTable,
+  traveller,
+  measuringList,
+  readings,
   steeringPlates,
   steeringPlatesDxf,
   steeringSweep,
