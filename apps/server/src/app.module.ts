@@ -10,6 +10,7 @@ import { ADDRESSES, KeepingController } from './keeping/keeping.controller.js';
 import { SettingsModule } from './keeping/settings.module.js';
 import { ThinningService } from './keeping/thinning.service.js';
 import { WorkshopService } from './keeping/workshop.service.js';
+import { PicturesModule } from './pictures/pictures.module.js';
 import { ProfilesModule } from './profiles/profiles.module.js';
 import { RidersModule } from './riders/riders.module.js';
 import { ShopModule } from './shop/shop.module.js';
@@ -35,6 +36,7 @@ export class AppModule {
         RidersModule,
         ProfilesModule,
         ShopModule,
+        PicturesModule,
       ],
       controllers: [KeepingController],
       providers: [

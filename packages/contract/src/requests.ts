@@ -179,6 +179,9 @@ export class EnterRequest {
   passcode!: string;
 }
 
+/** Largest picture that the log keeps, bytes. */
+export const LARGEST_PICTURE = 4 * 1024 * 1024;
+
 /** What the workshop keeps of its own accord. */
 export class KeepingRequest {
   @IsBoolean({ message: 'thinning is true or false.' })

@@ -119,7 +119,9 @@ export class BuildsService {
         });
       }
       if (role === 'bench' && !ticksOnly(changesBetween((await this.stored(build)).document, document)))
-        throw new ForbiddenException('At the bench settings are ticked and read; nothing else was saved.');
+        throw new ForbiddenException(
+          'At the bench settings are ticked and read, and steps ticked off; nothing else was saved.',
+        );
       return answerOf(await this.newRevision(entities, build, document, origin), document);
     });
     this.tell(saved, origin.by);

@@ -3,6 +3,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import {
   BuildEntity,
   PartEntity,
+  PictureEntity,
   ProfileEntity,
   RevisionEntity,
   RiderEntity,
@@ -28,6 +29,7 @@ export function databaseConfig(file: string) {
       ProfileEntity,
       SettingEntity,
       ShopItemEntity,
+      PictureEntity,
       SessionEntity,
     ],
     extensions: [Migrator],

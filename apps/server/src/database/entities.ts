@@ -159,3 +159,19 @@ export class ProfileEntity {
   @Property({ type: JsonType })
   profile!: Profile;
 }
+
+/** A picture of the log. */
+@Entity({ tableName: 'picture' })
+export class PictureEntity {
+  @PrimaryKey({ type: 'string' })
+  id!: string;
+
+  @Property({ type: 'string' })
+  type!: string;
+
+  @Property({ type: 'blob' })
+  bytes!: Buffer;
+
+  @Property({ type: 'datetime' })
+  keptAt!: Date;
+}

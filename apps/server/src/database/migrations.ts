@@ -91,6 +91,18 @@ export class AddShop extends Migration {
   }
 }
 
+/** Pictures of the log. */
+export class AddPictures extends Migration {
+  override up(): void {
+    this.addSql(`create table picture (
+      id text not null primary key, type text not null, bytes blob not null, kept_at datetime not null);`);
+  }
+
+  override down(): void {
+    this.addSql(`drop table picture;`);
+  }
+}
+
 export const MIGRATIONS = [
   { name: '2026-11-24-create-builds', class: CreateBuilds },
   { name: '2026-11-25-create-riders', class: CreateRiders },
@@ -98,4 +110,5 @@ export const MIGRATIONS = [
   { name: '2026-11-28-add-save-ids', class: AddSaveIds },
   { name: '2026-11-28-add-keeping', class: AddKeeping },
   { name: '2026-11-28-add-shop', class: AddShop },
+  { name: '2026-11-29-add-pictures', class: AddPictures },
 ];

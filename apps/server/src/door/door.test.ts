@@ -10,6 +10,7 @@ import { ownCertificate } from './certificate.js';
 import { STAY } from './door.service.js';
 
 const SHOP = '127.0.0.2';
+const WORK = { welding: 'on', vents: 'drained', own: [], needs: [], hours: {}, waits: {}, seams: [] };
 const PASS = { builder: 'four larch boards', bench: 'one spruce plank' };
 
 describe('a server for this machine alone', () => {
@@ -154,7 +155,15 @@ describe('a server opened to the shop', () => {
     };
     const taken = await save(ticked, build.revision, bench);
     expect([taken.status, taken.body.document.fixture.readings]).toEqual([200, ticked.fixture.readings]);
-    expect((await save({ ...ticked, notes: 'x' }, taken.body.revision, builder)).status).toBe(200);
+    // A step of the work is ticked off there, too; moving one is a builder's.
+    const stepped = { ...ticked, done: [{ step: 'get', of: '', done: true, on: '2026-11-29T08:00:00Z' }] };
+    const done = await save(stepped, taken.body.revision, bench);
+    expect([done.status, done.body.document.done]).toEqual([200, stepped.done]);
+    const moves = [{ step: 'get', after: 'start' }];
+    const moved = { ...stepped, work: { ...WORK, moves } };
+    expect((await save(moved, done.body.revision, bench)).status).toBe(403);
+    expect((await save({ ...stepped, done: [{ step: 'get' }] }, done.body.revision, bench)).status).toBe(422);
+    expect((await save({ ...stepped, notes: 'x' }, done.body.revision, builder)).status).toBe(200);
     for (const [method, path] of [
       ['DELETE', `builds/${build.id}`],
       ['PATCH', `builds/${build.id}`],

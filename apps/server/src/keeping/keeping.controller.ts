@@ -1,10 +1,11 @@
 import { Body, Controller, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import { KeepingRequest, type BackupSummary, type Keeping, type TakenIn } from '@larchwood/contract';
-import express, { type Request, type Response } from 'express';
+import type { Request, Response } from 'express';
 import type { Backup } from '../database/backups.js';
 import { DatabaseFile } from '../database/databaseFile.js';
 import { DoorService } from '../door/door.service.js';
 import { ThinningService } from './thinning.service.js';
+import { rawBody } from '../rawBody.js';
 import { LARGEST_ZIP, WorkshopService } from './workshop.service.js';
 
 /** Tells the addresses at which other machines find this server; known once it listens. */
@@ -55,16 +56,6 @@ export class KeepingController {
   }
 }
 
-const raw = express.raw({ type: () => true, limit: LARGEST_ZIP });
-
-/** The body as it comes; read only once the sender was let in. */
-function bodyOf(request: Request, response: Response): Promise<Uint8Array> {
-  return new Promise((resolve, reject) => {
-    raw(request, response, (error?: unknown) => {
-      if (error instanceof Error) reject(error);
-      else resolve(Buffer.isBuffer(request.body) ? request.body : new Uint8Array());
-    });
-  });
-}
+const bodyOf = rawBody(LARGEST_ZIP);
 
 const summary = ({ name, madeAt, reason, size }: Backup): BackupSummary => ({ name, madeAt, reason, size });

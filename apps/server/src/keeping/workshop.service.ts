@@ -18,6 +18,7 @@ import { validate } from 'class-validator';
 import { BuildsService } from '../builds/builds.service.js';
 import { unprocessable } from '../builds/documents.js';
 import { BuildEntity } from '../database/entities.js';
+import { PicturesService } from '../pictures/pictures.service.js';
 import { ProfilesService } from '../profiles/profiles.service.js';
 import { RidersService } from '../riders/riders.service.js';
 import { ShopService } from '../shop/shop.service.js';
@@ -28,7 +29,7 @@ const MOST_FILES = 5000;
 /** Same bytes from the same workshop. */
 const NO_DATE = { mtime: new Date('1980-01-02T00:00:00Z') } as const;
 
-/** The whole workshop as one zip of open files: builds as they are now, riders, fixtures and the workshop's lists. */
+/** The whole workshop as one zip of open files: builds as they are now, riders, fixtures, the workshop's lists and pictures. */
 @Injectable()
 export class WorkshopService {
   constructor(
@@ -37,6 +38,7 @@ export class WorkshopService {
     private readonly riders: RidersService,
     private readonly profiles: ProfilesService,
     private readonly shop: ShopService,
+    private readonly pictures: PicturesService,
   ) {}
 
   async zip(): Promise<Uint8Array> {
@@ -53,6 +55,10 @@ export class WorkshopService {
     files['riders.json'] = json((await this.riders.list()).map(({ rider }) => rider));
     files['fixtures.json'] = json((await this.profiles.list()).map(({ profile }) => profile));
     files['shop.json'] = json(await this.shop.all());
+    for (const id of await this.pictures.ids()) {
+      const { type, bytes } = await this.pictures.get(id);
+      files[`pictures/${id}.${type === 'image/png' ? 'png' : 'jpg'}`] = bytes;
+    }
     return zipSync(files, NO_DATE);
   }
 
@@ -103,12 +109,15 @@ export class WorkshopService {
     const newRiders = riders.filter(({ name }) => !knownRiders.has(name.trim()));
     const newProfiles = profiles.filter((profile) => !knownProfiles.has(keyOf(profile)));
     const here = await this.shop.all();
+    const knownPictures = new Set(await this.pictures.ids());
+    const newPictures = picturesIn(files).filter(({ id }) => !knownPictures.has(id));
     const newItems = items.filter(({ list, id }) => !Object.hasOwn(here[list], id));
     await this.entities.transactional(async () => {
       for (const document of documents) await this.builds.import(document);
       for (const rider of newRiders) await this.riders.save(rider);
       for (const profile of newProfiles) await this.profiles.save({ profile });
       for (const { list, id, value } of newItems) await this.shop.save(list, id, value);
+      for (const { id, bytes } of newPictures) await this.pictures.keep(Buffer.from(bytes), id);
     });
     return {
       ...{ builds: documents.length, riders: newRiders.length, profiles: newProfiles.length },
@@ -156,6 +165,13 @@ function listIn(files: Unzipped, name: string): readonly unknown[] {
   const value = parsed(files[name]);
   return Array.isArray(value) ? value : [];
 }
+
+/** Pictures by their ids. */
+const picturesIn = (files: Unzipped) =>
+  Object.entries(files).flatMap(([name, bytes]) => {
+    const id = /^pictures\/([\w-]{1,60})\.(?:jpg|png)$/.exec(name)?.[1];
+    return id === undefined ? [] : [{ id, bytes }];
+  });
 
 const NO_LISTS = { ok: true, shop: NO_SHOP } as const;
 /** Every item of a workshop’s lists. */
