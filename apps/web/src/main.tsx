@@ -36,6 +36,8 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <p className="p-10 text-quiet">Fetching the build…</p>,
     children: [
       { index: true, element: <Navigate to="stance" replace /> },
+      // Where the revisions were before there was a log.
+      { path: 'history', element: <Navigate to="../log?show=revisions" relative="path" replace /> },
       ...STATIONS.map(({ id, load }) => ({
         path: id,
         lazy: () => load().catch(failing),

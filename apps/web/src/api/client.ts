@@ -28,7 +28,9 @@ export async function request<T>(
         ...(body === undefined
           ? {}
           : {
-              headers: { 'Content-Type': body instanceof Blob ? 'application/zip' : 'application/json' },
+              headers: {
+                'Content-Type': body instanceof Blob ? typeOf(body) : 'application/json',
+              },
               body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body),
             }),
       }));
@@ -45,6 +47,9 @@ export async function request<T>(
       : { status: response.status, message: `The server answered ${response.status}.` },
   );
 }
+
+/** A picture says what it is; all else that is sent whole is a zip. */
+const typeOf = ({ type }: Blob): string => (type.startsWith('image/') ? type : 'application/zip');
 
 declare global {
   interface Window {

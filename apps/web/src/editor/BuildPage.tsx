@@ -124,9 +124,12 @@ function OpenBuild({ build, left }: { readonly build: StoredBuild; readonly left
           <BuildHeader />
         </Calm>
         <div className="flex min-h-0 flex-1 max-[900px]:flex-col">
-          <Calm>
-            <StationList />
-          </Calm>
+          {/* At the bench a phone shows the step alone. */}
+          <div className={`flex ${station === 'Bench' ? 'max-[900px]:hidden' : 'max-[900px]:contents'}`}>
+            <Calm>
+              <StationList />
+            </Calm>
+          </div>
           <div className="flex min-h-0 min-w-0 flex-1 flex-col">
             <main
               id="station"
@@ -136,9 +139,11 @@ function OpenBuild({ build, left }: { readonly build: StoredBuild; readonly left
               <PrintedHead station={station} />
               <Outlet />
             </main>
-            <Calm>
-              <ReadingStrip />
-            </Calm>
+            {station !== 'Bench' && (
+              <Calm>
+                <ReadingStrip />
+              </Calm>
+            )}
           </div>
         </div>
       </div>

@@ -91,13 +91,17 @@ function differing(mine: BuildDocument, theirs: BuildDocument) {
 
 /** Parts besides the stance that differ: texts as they read, others by how much they hold. */
 function otherParts(mine: BuildDocument, theirs: BuildDocument) {
-  const { parts, readings } = changesBetween(mine, theirs);
+  const { parts, readings, done, measured } = changesBetween(mine, theirs);
   const names = [...parts.keys()].filter((part) => part !== 'stance');
   return [
     ...names.map((part) => ({ part, here: shortly(mine, part), there: shortly(theirs, part) })),
     ...(readings.size === 0
       ? []
       : [{ part: 'readings' as const, here: ticked(mine), there: ticked(theirs) }]),
+    ...(done.size === 0 ? [] : [{ part: 'done' as const, here: stepsDone(mine), there: stepsDone(theirs) }]),
+    ...(measured.size === 0
+      ? []
+      : [{ part: 'measured' as const, here: measuredOf(mine), there: measuredOf(theirs) }]),
   ];
 }
 
@@ -110,4 +114,7 @@ function shortly(document: BuildDocument, part: Part): string {
 }
 const ticked = ({ fixture }: BuildDocument): string =>
   `${fixture.readings.filter(({ set }) => set).length} ticked, ${fixture.readings.filter(({ found }) => found !== undefined).length} read`;
+const stepsDone = ({ done = [] }: BuildDocument): string =>
+  `${done.filter(({ done: is }) => is).length} done`;
+const measuredOf = ({ measured = [] }: BuildDocument): string => `${measured.length} readings`;
 const cut = (text: string): string => (text.length > 120 ? `${text.slice(0, 118)}…` : text);

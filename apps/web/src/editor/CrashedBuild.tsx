@@ -13,7 +13,9 @@ const linkLook = 'self-center font-semibold text-larch-text underline';
 
 /** What failed, for whoever is told of it. */
 function WhatFailed({ error }: { readonly error: unknown }) {
-  useEffect(() => console.error(error), [error]);
+  useEffect(() => {
+    console.error(error);
+  }, [error]);
   return (
     <details className="mb-4 max-w-2xl">
       <summary className="cursor-pointer text-quiet">What failed</summary>
@@ -38,7 +40,7 @@ export function CrashedStation() {
       <h2 className="mb-2 text-lg font-bold">This station failed</h2>
       <p className="mb-4 max-w-2xl">
         That is a fault of the program, not of your build. The build is as you left it, and the other stations
-        work. If your last change set it off, undo it (Ctrl+Z) or bring an earlier revision back in History.
+        work. If your last change set it off, undo it (Ctrl+Z) or bring an earlier revision back in the Log.
       </p>
       <WhatFailed error={error} />
       <div className="flex flex-wrap gap-4">
@@ -46,8 +48,8 @@ export function CrashedStation() {
           Try again
         </Button>
         {store && <Button onClick={takeAway}>Take the build as a file</Button>}
-        <Link to={`/builds/${id}/history`} className={linkLook}>
-          History
+        <Link to={`/builds/${id}/log?show=revisions`} className={linkLook}>
+          Revisions
         </Link>
       </div>
     </div>

@@ -124,7 +124,9 @@ function Saving({ opened, left }: Pick<Props, 'left'> & { readonly opened: Store
     },
     [autosave, goOn, tellQueries],
   );
-  useLayoutEffect(() => store.setState({ replace }), [store, replace]);
+  useLayoutEffect(() => {
+    store.setState({ replace });
+  }, [store, replace]);
   const mine = () => store.getState().document;
   if (save.is === 'conflict') {
     const { theirs } = save;
@@ -136,7 +138,7 @@ function Saving({ opened, left }: Pick<Props, 'left'> & { readonly opened: Store
     const keepMine = () => {
       store.setState({ build: theirs });
       autosave.goOn(theirs);
-      toast(`Yours goes on; revision ${theirs.revision} stays in History.`);
+      toast(`Yours goes on; revision ${theirs.revision} stays in the Log.`);
     };
     return <ConflictDialog mine={mine()} theirs={theirs} onMine={keepMine} onTheirs={takeTheirs} />;
   }

@@ -22,7 +22,9 @@ export function editorStore(build: StoredBuild, unsaved?: BuildDocument): Editor
       present: session.present,
       edit: (key, change, at) => {
         if (doorStore.getState().role === 'bench' && !ticksOnly(changed(session.present(), change)))
-          return failure('At the bench settings are ticked and read; a builder’s passcode changes the rest.');
+          return failure(
+            'At the bench settings are ticked and read, and steps ticked off; a builder’s passcode changes the rest.',
+          );
         return session.edit(key, change, at);
       },
       settle: session.settle,

@@ -1,7 +1,7 @@
-import type { Changes, Part } from '@larchwood/format';
+import { LISTS, type Changes, type List, type Part } from '@larchwood/format';
 
 /** What the parts of a build are called where it is said that they were changed. */
-export const PART_NAMES: Readonly<Record<Part | 'readings', string>> = {
+export const PART_NAMES: Readonly<Record<Part | List, string>> = {
   name: 'the name',
   notes: 'the notes',
   brief: 'the brief',
@@ -13,15 +13,20 @@ export const PART_NAMES: Readonly<Record<Part | 'readings', string>> = {
   mass: 'the masses',
   frame: 'the tubes and plates',
   cuts: 'how pieces are made',
+  work: 'the order of work',
   profiles: 'the fixture',
   paper: 'the paper',
   readings: 'fixture settings ticked or read',
+  done: 'steps of the work that are done',
+  checks: 'what is measured',
+  measured: 'readings of the frame',
 };
 
 /** As “the stance and the notes”. */
-export function changedInWords({ parts, readings }: Changes): string {
-  const names = [...parts.keys()].map((part) => PART_NAMES[part]);
-  if (readings.size > 0) names.push(PART_NAMES.readings);
+export function changedInWords({ parts, ...lists }: Changes): string {
+  const names = [...parts.keys(), ...LISTS.filter((list) => lists[list].size > 0)].map(
+    (part) => PART_NAMES[part],
+  );
   return names.length === 0 ? 'nothing that shows' : LIST.format(names);
 }
 

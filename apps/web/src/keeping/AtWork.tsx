@@ -12,7 +12,7 @@ export function AtWork() {
   return (
     <Section
       title="Who is at work"
-      about="The name that stands beside your saves in History, and that others see when you save. Any name; there are no accounts. It is kept in this browser."
+      about="The name that stands beside your saves in the Log, and that others see when you save. Any name; there are no accounts. It is kept in this browser."
     >
       <label className="block max-w-xs">
         <span className="caption">Name</span>

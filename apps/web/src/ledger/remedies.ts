@@ -3,10 +3,14 @@ import {
   otherSolutions,
   releases,
   stanceOf,
+  withStepMoves,
+  withVents,
   type Finding,
   type FindingCode,
 } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
+import { stepBack, withoutWaits, workOf } from '../stations/work/changes';
+import { removeOwnMeasures, setMeasured, setPreset, takeOut } from '../stations/checks/changes';
 import { exchangeHeld, holdDimension, setWheel } from '../stations/stance/hold';
 
 export interface Remedy {
@@ -45,6 +49,30 @@ const REMEDIES: { readonly [C in FindingCode]?: (finding: Finding<C>) => Remedy 
     name: 'Set it by the rule',
     change: holdAt(where.ref, Math.round(values.wanted)),
   }),
+  'seam-shut': ({ values: { moves } }) => reorder('Weld it before that is put in', moves),
+  'way-barred': ({ values: { moves } }) => reorder('Put it in earlier', moves),
+  'step-before-need': ({ where }) => ({ name: 'Put it back', change: stepBack(where.ref) }),
+  'steps-in-circle': ({ values: { ids } }) => ({
+    name: 'Take those waits away',
+    change: (document) => ids.reduce((next, id) => withoutWaits(id, ids)(next), document),
+  }),
+  'reading-doubted': ({ values: { stage, id, meant } }) =>
+    meant === undefined
+      ? undefined
+      : { name: 'Take it so', change: setMeasured(stage, id, { value: meant }, new Date()) },
+  'reading-disagrees': ({ values: { stage, id } }) => ({
+    name: 'Take this reading out',
+    change: takeOut(stage, id),
+  }),
+  'measures-lost': ({ values: { ids } }) => ({
+    name: 'Take them out of the list',
+    change: removeOwnMeasures(ids),
+  }),
+  'fixture-set-off': () => ({ name: 'Take it out again', change: setPreset({}, new Date()) }),
+  'tubes-unvented': ({ values: { vents } }) => ({
+    name: 'Drill a vent into each',
+    change: (document) => withVents(document, vents),
+  }),
   'second-solution': () => ({ name: 'Use the other vehicle', change: useOther }),
 };
 
@@ -56,6 +84,15 @@ function nearest({
     ? undefined
     : { name: 'Set it so that it just reaches', change: holdAt(id, value) };
 }
+
+/** Steps put elsewhere in the order of work; none where no order helps. */
+const reorder = (name: string, moves: Finding<'way-barred'>['values']['moves']): Remedy | undefined =>
+  moves.length === 0
+    ? undefined
+    : {
+        name,
+        change: (document) => ({ ...document, work: withStepMoves(workOf(document), [...moves]) }),
+      };
 
 export function remedyOf(finding: Finding): Remedy | undefined {
   const remedy: ((finding: never) => Remedy | undefined) | undefined = REMEDIES[finding.code];

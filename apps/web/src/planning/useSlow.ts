@@ -11,6 +11,11 @@ const REST: Readonly<Record<SlowName, number>> = {
   fit: 200,
   clearances: 350,
   sweptFindings: 350,
+  work: 60,
+  checkList: 60,
+  checkResults: 60,
+  checked: 120,
+  workFindings: 350,
 };
 
 let worker: Remote<Planning> | undefined;

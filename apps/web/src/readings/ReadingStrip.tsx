@@ -11,11 +11,13 @@ import {
 import { useEditor, type Editor } from '../editor/editor';
 import { CopyValue } from '../parts/CopyValue';
 import { Measure } from '../parts/Figure';
+import { useSlow } from '../planning/useSlow';
 
 /** The few numbers that matter for this kind, in sight on every station: figure, change, and the usual band. */
 export function ReadingStrip() {
   const { document, plan, compared, setActive } = useEditor('document', 'plan', 'compared', 'setActive');
   const kind = findKind(document.kind);
+  const built = useSlow('checkResults').value?.at(-1)?.built.figures;
   if (!plan || !kind) return null;
   return (
     <section
@@ -35,6 +37,7 @@ export function ReadingStrip() {
             before={compared?.plan.stance.values[id]}
             against={compared?.label}
             band={plan.stance.bands[id]}
+            built={built?.find((figure) => figure.id === id && figure.told)?.value}
             units={document.units}
             setActive={setActive}
           />
@@ -51,6 +54,8 @@ interface ReadingProps extends Pick<Editor, 'setActive'> {
   readonly before: number | undefined;
   readonly against: string | undefined;
   readonly band: Band | undefined;
+  /** As it was measured, where that was told. */
+  readonly built: number | undefined;
   readonly units: LengthDisplay;
 }
 
@@ -60,6 +65,7 @@ const Reading = memo(function Reading({
   before,
   against,
   band,
+  built,
   units,
   setActive,
 }: ReadingProps) {
@@ -95,6 +101,11 @@ const Reading = memo(function Reading({
         </CopyValue>
       </div>
       <BandRule band={band} value={value} inside={inside} name={dimension.name} />
+      {built !== undefined && (
+        <div className="text-[12px] font-semibold whitespace-nowrap text-spruce" title="By the last readings">
+          built <Measure value={built} quantity={dimension.quantity} display={units} />
+        </div>
+      )}
     </div>
   );
 });

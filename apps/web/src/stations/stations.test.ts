@@ -17,7 +17,18 @@ describe('stations', () => {
     expect(new Set(ids).size).toBe(ids.length);
     const order = STATIONS.map(({ group }) => GROUPS.indexOf(group));
     expect(order).toEqual([...order].sort((a, b) => a - b));
-    for (const station of ['stance', 'seat', 'steering', 'tubes', 'joints', 'cuts', 'patterns', 'fixture'])
+    for (const station of [
+      'stance',
+      'seat',
+      'steering',
+      'tubes',
+      'joints',
+      'cuts',
+      'patterns',
+      'fixture',
+      'work',
+      'checks',
+    ])
       expect(ids).toContain(station);
   });
   it('a new one is an entry: its state, its findings and its route come with it', async () => {
@@ -45,7 +56,10 @@ describe('stations', () => {
     expect(stations.map(({ id, is }) => [id, is])).toEqual([
       ['brief', 'settled'],
       ['stance', 'findings'],
-      ...['seat', 'steering', 'tubes', 'joints', 'cuts', 'patterns', 'fixture'].map((id) => [id, 'none']),
+      ...['seat', 'steering', 'tubes', 'joints', 'cuts', 'patterns', 'fixture', 'work'].map((id) => [
+        id,
+        'none',
+      ]),
     ]);
     expect(next).toEqual({ station: 'stance', words: 'Stance: has no shape yet' });
   });
@@ -54,6 +68,11 @@ describe('stations', () => {
     expect(waitingAt(begun, plan).next).toEqual({
       station: 'fixture',
       words: 'All settled: set the fixture',
+    });
+    const done = [{ step: 'get', of: '', done: true }];
+    expect(waitingAt({ ...begun, done }, plan).next).toEqual({
+      station: 'bench',
+      words: '1 step done: go on',
     });
     expect(waitingAt(build, plan).next).toEqual({ station: 'brief', words: 'Brief: not started' });
     const told = { ...plan, findings: [finding('joints'), finding('seat')] };

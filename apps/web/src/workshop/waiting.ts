@@ -18,6 +18,12 @@ export function waitingAt(document: BuildDocument, seen: Seen | undefined): Wait
     ...stateOf(station, document, seen),
   }));
   const open = stations.find(({ is }) => is === 'findings') ?? stations.find(({ is }) => is === 'none');
+  const done = document.done?.filter(({ done: is }) => is).length ?? 0;
+  if (done > 0 && open?.is !== 'findings')
+    return {
+      stations,
+      next: { station: 'bench', words: `${done} ${done === 1 ? 'step' : 'steps'} done: go on` },
+    };
   if (!open) return { stations, next: { station: 'fixture', words: 'All settled: set the fixture' } };
   const finding = seen?.findings.find(
     ({ where, severity }) => where.station === open.id && severity !== 'note',

@@ -11,6 +11,7 @@ import type { Die } from '@larchwood/format';
 import { Group } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
 import { Check } from '../../../parts/Check';
+import { today } from '../../../parts/today';
 import { useShop } from '../../../shop/useShop';
 import { RemoveButton } from '../../brief/RowList';
 import { TrialChart } from './TrialChart';
@@ -22,8 +23,6 @@ interface Props {
   /** Section and material, as people say them. */
   readonly of: string;
 }
-
-const today = () => new Date().toISOString().slice(0, 10);
 
 /** Bends that were made with this die, and what they teach: the next setting comes from them. */
 export function TrialLog({ die, spring, schedule, of }: Props) {

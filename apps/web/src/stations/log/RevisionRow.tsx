@@ -11,6 +11,8 @@ interface Props {
   readonly mayReplace: boolean;
   readonly onCompare: () => void;
   readonly onBringBack: () => void;
+  /** What it changed against the revision before it, in words. */
+  readonly onChanged: () => Promise<string>;
   readonly onName: (name: string) => void;
 }
 
@@ -21,9 +23,11 @@ export function RevisionRow({
   mayReplace,
   onCompare,
   onBringBack,
+  onChanged,
   onName,
 }: Props) {
   const [naming, setNaming] = useState(false);
+  const [changed, setChanged] = useState<string>();
   const { revision: number, name, reason, usedFor = [], by } = revision;
   const remarks = [
     ...(by === undefined ? [] : [`by ${by}`]),
@@ -47,6 +51,7 @@ export function RevisionRow({
           <>
             {name === undefined ? reason : <strong>{name}</strong>}
             {remarks !== '' && <span className="caption"> ({remarks})</span>}
+            {changed !== undefined && <span className="block text-[13.5px]">{changed}</span>}
           </>
         )}
       </td>
@@ -54,6 +59,15 @@ export function RevisionRow({
         <Button look="quiet" disabled={naming} onClick={() => setNaming(true)}>
           {name === undefined ? 'Name' : 'Rename'}
         </Button>
+        {number > 1 && (
+          <Button
+            look="quiet"
+            disabled={changed !== undefined}
+            onClick={() => void onChanged().then(setChanged)}
+          >
+            What changed
+          </Button>
+        )}
         <Button look="quiet" disabled={isCompared} onClick={onCompare}>
           {isCompared ? 'Compared with' : 'Compare'}
         </Button>

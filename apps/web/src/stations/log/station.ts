@@ -1,0 +1,10 @@
+import type { StationEntry } from '../station';
+
+export const log: StationEntry = {
+  id: 'log',
+  name: 'Log',
+  group: 'Record',
+  load: async () => ({ Component: (await import('./LogStation')).LogStation }),
+  empty: (_, plan) => !plan,
+  isRecord: true,
+};

@@ -1,0 +1,115 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { Planner, work } from '@larchwood/core';
+import { readFormat, type BuildDocument } from '@larchwood/format';
+import { made } from '../../../../../testing/made.js';
+import { today } from '../../parts/today';
+import {
+  addNeed,
+  addOwn,
+  allBack,
+  changeOwn,
+  chooseWay,
+  moveSeam,
+  moveStep,
+  removeNeed,
+  removeOwn,
+  setCalendar,
+  setDone,
+  setHours,
+  setWait,
+  stepBack,
+  withoutWaits,
+} from './changes';
+import { hoursText, parseHours } from './hoursText';
+
+const bicycle = made('bicycle', 'road');
+/** Every change leaves a build that the format takes. */
+const sound = (document: BuildDocument): BuildDocument => {
+  const read = readFormat(JSON.parse(JSON.stringify(document)));
+  if (!read.ok) throw new Error(JSON.stringify(read.faults));
+  return read.document;
+};
+const did = (...changes: readonly ((document: BuildDocument) => BuildDocument)[]): BuildDocument =>
+  changes.reduce((document, change) => sound(change(document)), bicycle);
+const OWN = { id: 'own:1', name: 'Fetch the fork', hours: 1 };
+
+describe('changes of the work', () => {
+  it('move steps, and put them back, one or all', () => {
+    const moved = did(moveStep('coat', 'get'), moveStep('out', 'start'), moveSeam('a.root.0', 'start'));
+    expect(moved.work!.moves).toEqual([
+      { step: 'coat', after: 'get' },
+      { step: 'out', after: 'start' },
+    ]);
+    expect(sound(stepBack('coat')(moved)).work!.moves).toEqual([{ step: 'out', after: 'start' }]);
+    const back = sound(allBack(moved)).work!;
+    expect([back.moves, back.seams]).toEqual([[], []]);
+  });
+  it('an own step that is taken out takes its waits and moves with it', () => {
+    const own = did(addOwn(OWN), addNeed('coat', 'own:1'), addNeed('own:1', 'get'), moveStep('own:1', 'get'));
+    expect(own.work!.needs).toHaveLength(2);
+    expect(sound(changeOwn('own:1', { hours: 2 })(own)).work!.own).toEqual([{ ...OWN, hours: 2 }]);
+    const out = sound(removeOwn('own:1')(own)).work!;
+    expect([out.own, out.needs, out.moves]).toEqual([[], [], []]);
+  });
+  it('waits come once, go one by one, and go all of a circle', () => {
+    const waits = did(addNeed('a', 'b'), addNeed('a', 'b'), addNeed('a', 'c'), addNeed('b', 'a'));
+    expect(waits.work!.needs).toHaveLength(3);
+    expect(removeNeed('a', 'b')(waits).work!.needs).toHaveLength(2);
+    const cured = withoutWaits('b', ['a', 'b'])(withoutWaits('a', ['a', 'b'])(waits));
+    expect(cured.work!.needs).toEqual([{ step: 'a', needs: 'c' }]);
+  });
+  it('own hours, waits, way and calendar are kept, and hours go again', () => {
+    const week = [1, 2, 3, 4, 5, 6, 7];
+    const kept = did(
+      setHours('get', 3),
+      setWait('get', 9),
+      chooseWay('rear-first'),
+      setCalendar({ from: '2026-12-01', week }),
+    );
+    expect(kept.work).toMatchObject({
+      ...{ hours: { get: 3 }, waits: { get: 9 }, way: 'rear-first', calendar: { week } },
+    });
+    expect(setHours('get', undefined)(kept).work!.hours).toEqual({});
+  });
+  it('a tick keeps what was made, when, and what it took; nothing known of a step leaves no entry', () => {
+    const [step] = new Planner().ask(work, bicycle).steps;
+    const at = new Date('2026-11-29T08:00:00.000Z');
+    const ticked = did(setDone(step!, { done: true }, at), setDone(step!, { hours: 1.5 }, at));
+    expect(ticked.done).toEqual([
+      { step: step!.id, of: step!.of, done: true, hours: 1.5, on: '2026-11-29T08:00:00.000Z' },
+    ]);
+    const wrong = sound(setDone(step!, { done: false, wrong: 'Too short', hours: undefined }, at)(ticked));
+    expect(wrong.done).toMatchObject([{ done: false, wrong: 'Too short' }]);
+    const right = sound(setDone(step!, { wrong: undefined }, at)(wrong));
+    expect('done' in right).toBe(false);
+  });
+});
+
+describe('hours as builders say them', () => {
+  it.each([
+    ['1.5', 1.5],
+    ['1,5 h', 1.5],
+    ['90 min', 1.5],
+    ['1 h 30', 1.5],
+    ['1:30', 1.5],
+    ['45m', 0.75],
+    ['0', 0],
+    ['2000', 2000],
+  ])('%s', (text, hours) => expect(parseHours(text)).toEqual({ ok: true, value: hours }));
+  it.each(['', 'soon', '-1', '1 h 30 h', '2000.1', '1e5'])('“%s” is none', (text) =>
+    expect(parseHours(text).ok).toBe(false),
+  );
+  it('what is shown reads back to within its step of five minutes', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 500, noNaN: true }), (hours) => {
+        const read = parseHours(hoursText(hours));
+        if (!read.ok) throw new Error(hoursText(hours));
+        expect(Math.abs(read.value - hours)).toBeLessThanOrEqual(2.5 / 60 + 1e-9);
+      }),
+    ));
+  it('today is the day of the workshop’s own clock', () => {
+    expect(today(new Date(2026, 0, 5, 23, 59))).toBe('2026-01-05');
+    expect(today(new Date(2026, 11, 31, 0, 1))).toBe('2026-12-31');
+  });
+});

@@ -1,0 +1,87 @@
+import { moved, putBack, USUAL_WORK, without as withoutKeys, type Step } from '@larchwood/core';
+import type { BuildDocument, Calendar, Done, OwnStep, WayId, WorkData } from '@larchwood/format';
+
+type Change = (document: BuildDocument) => BuildDocument;
+
+export const workOf = ({ work }: BuildDocument): WorkData => work ?? USUAL_WORK;
+const change =
+  (part: (work: WorkData) => WorkData): Change =>
+  (document) => ({ ...document, work: part(workOf(document)) });
+
+export const chooseWay = (way: WayId): Change => change((work) => ({ ...work, way }));
+export const chooseWelding = (welding: WorkData['welding']): Change =>
+  change((work) => ({ ...work, welding }));
+export const chooseVents = (vents: WorkData['vents']): Change => change((work) => ({ ...work, vents }));
+export const moveStep = (step: string, after: string): Change => change((work) => moved(work, step, after));
+export const stepBack = (step: string): Change => change((work) => putBack(work, step));
+/** As it was generated, with the builder's own steps kept. */
+export const allBack: Change = change((work) => ({ ...work, moves: [], seams: [] }));
+
+export const addOwn = (own: OwnStep): Change => change((work) => ({ ...work, own: [...work.own, own] }));
+export const changeOwn = (id: string, part: Partial<OwnStep>): Change =>
+  change((work) => ({
+    ...work,
+    own: work.own.map((each) => (each.id === id ? { ...each, ...part } : each)),
+  }));
+export const removeOwn = (id: string): Change =>
+  change((work) => ({
+    ...work,
+    own: work.own.filter((each) => each.id !== id),
+    moves: work.moves.filter(({ step }) => step !== id),
+    needs: work.needs.filter(({ step, needs }) => step !== id && needs !== id),
+  }));
+
+export const addNeed = (step: string, needs: string): Change =>
+  change((work) => ({
+    ...work,
+    needs: [...work.needs.filter((each) => each.step !== step || each.needs !== needs), { step, needs }],
+  }));
+export const removeNeed = (step: string, needs: string): Change =>
+  change((work) => ({
+    ...work,
+    needs: work.needs.filter((each) => each.step !== step || each.needs !== needs),
+  }));
+
+/** A step waits for none of these any more, as far as the builder had said so. */
+export const withoutWaits = (step: string, needs: readonly string[]): Change =>
+  change((work) => ({
+    ...work,
+    needs: work.needs.filter((each) => each.step !== step || !needs.includes(each.needs)),
+  }));
+
+const without = <T>(all: Readonly<Record<string, T>>, key: string): Record<string, T> =>
+  Object.fromEntries(Object.entries(all).filter(([each]) => each !== key));
+export const setHours = (step: string, hours: number | undefined): Change =>
+  change((work) => ({
+    ...work,
+    hours: hours === undefined ? without(work.hours, step) : { ...work.hours, [step]: hours },
+  }));
+export const setWait = (step: string, days: number): Change =>
+  change((work) => ({ ...work, waits: { ...work.waits, [step]: days } }));
+export const setCalendar = (calendar: Calendar): Change => change((work) => ({ ...work, calendar }));
+export const moveSeam = (seam: string, after: string): Change =>
+  change((work) => ({
+    ...work,
+    seams: [...work.seams.filter((each) => each.seam !== seam), { seam, after }],
+  }));
+export const seamsBack: Change = change((work) => ({ ...work, seams: [] }));
+
+/** What is known of a step: ticked, timed, or what is wrong. Nothing known of it leaves no entry. */
+export const setDone =
+  (step: Pick<Step, 'id' | 'of'>, part: Partial<Omit<Done, 'step' | 'of'>>, now: Date): Change =>
+  (document) => {
+    const before = document.done?.find((each) => each.step === step.id);
+    const { wrong, hours, done } = { ...(before ?? { done: false }), ...part };
+    const next: Done = {
+      step: step.id,
+      of: step.of,
+      done,
+      on: now.toISOString(),
+      ...(hours === undefined ? {} : { hours }),
+      ...(wrong === undefined ? {} : { wrong }),
+    };
+    const others = (document.done ?? []).filter((each) => each.step !== step.id);
+    const known = done || wrong !== undefined || hours !== undefined;
+    const all = known ? [...others, next] : others;
+    return all.length > 0 ? { ...document, done: all } : withoutKeys(document, 'done');
+  };

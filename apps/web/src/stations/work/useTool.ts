@@ -1,0 +1,16 @@
+import { useMemo } from 'react';
+import { jobsOf, toolJobs, toolOf, type Plan, type Step } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
+import { useShop } from '../../shop/useShop';
+
+/** What a step is made with, of the workshop's own tools where they do it. */
+export function useTool(plan: Plan, step: Step | undefined): string | undefined {
+  const { document } = useEditor('document');
+  const { shop } = useShop();
+  const twins = document.cuts?.twins ?? 'each';
+  const jobs = useMemo(
+    () => toolJobs(jobsOf(plan.frame, plan.cuts, plan.holes, twins), shop),
+    [plan, twins, shop],
+  );
+  return step && toolOf(step, jobs);
+}

@@ -1,0 +1,45 @@
+import { useMemo } from 'react';
+import { paceOf, progressOf, timedOf, type Progress, type Sort, type Step, type Work } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
+import { useSlow } from '../../planning/useSlow';
+import { useShop } from '../../shop/useShop';
+import { workOf } from './changes';
+
+export interface WorkHand {
+  readonly work: Work;
+  readonly progress: Progress;
+  /** Hours of a step: the builder's own word, else the usual ones by the pace of the workshop's log. */
+  readonly hours: (step: Step) => number;
+  /** How much longer than usual work of a sort takes in this workshop, by its log. */
+  readonly pace: (sort: Sort) => number;
+}
+
+/** The order of work, made beside the page, and how far it is; nothing until it is there. */
+export function useWork(): WorkHand | undefined {
+  const { build, document } = useEditor('build', 'document');
+  const { value } = useSlow('work');
+  const { shop } = useShop();
+  const { done } = document;
+  const own = workOf(document).hours;
+  const { id } = build;
+  const timed = useMemo(
+    () => [
+      ...Object.values(shop.hours)
+        .filter((each) => each.build !== id)
+        .map(({ sort, usual, took }) => ({ sort: sort as Sort, usual, took })),
+      // This build says itself what its steps took, also what was logged at the bench.
+      ...(value ? timedOf(value.steps, done) : []),
+    ],
+    [shop.hours, id, value, done],
+  );
+  return useMemo(
+    () =>
+      value && {
+        work: value,
+        progress: progressOf(value.steps, done),
+        hours: (step) => own[step.id] ?? step.hours * paceOf(timed, step.sort).factor,
+        pace: (sort) => paceOf(timed, sort).factor,
+      },
+    [value, done, own, timed],
+  );
+}
