@@ -8,6 +8,8 @@ import {
   type Plan,
 } from '@larchwood/core';
 import { documentText, type BuildDocument, type LinkageId } from '@larchwood/format';
+import { inWork } from './inWork.js';
+import { measured } from './measured.js';
 import { worked } from './worked.js';
 
 /** Writes the demo workshop's documents. Alder Yard, its riders and its builds are made up. */
@@ -392,6 +394,8 @@ for (const { file, notes, brief, options, linkage } of DEMOS) {
   );
   writeFileSync(
     new URL(`./${file}.larchwood.json`, import.meta.url),
-    documentText(worked(file, withPieces(steered(document, linkage), planned.plan))),
+    documentText(
+      measured(file, inWork(file, worked(file, withPieces(steered(document, linkage), planned.plan)))),
+    ),
   );
 }

@@ -115,7 +115,56 @@ const rack = {
   r4: { section: 'box-25x25x2', material: 'mild-steel', length: 640, note: '' },
 };
 
-const shop: Shop = { dies, trials, tools, stock, rack, sawing: { usual: USUAL_SAWING } };
+/** What it welds with, what worked, and what steps took. */
+const welders: Shop['welders'] = {
+  tig: { process: 'tig', thin: 0.6, thick: 2.2 },
+  mig: { process: 'mig', thin: 1.4, thick: 6 },
+};
+const weld = (process: 'tig' | 'mig', material: string, wall: number, settings: string, on: string) => ({
+  ...{ process, material, wall, settings, on },
+  ...{ length: 0, minutes: 0 },
+});
+const welds: Shop['welds'] = {
+  w1: weld('tig', 'chromoly-4130', 0.9, '38 A, 1.6 tungsten, 1.2 rod, 7 l', '2026-08-02'),
+  w2: weld('tig', 'chromoly-4130', 1.5, '62 A, 1.6 tungsten, 1.6 rod, 8 l', '2026-09-19'),
+  w3: weld('mig', 'dom-1020', 2, 'step 4 of 7, wire 5.5, 12 l', '2026-10-10'),
+  w4: weld('mig', 'mild-steel', 1.6, 'step 3 of 7, wire 4.5, 12 l', '2026-10-24'),
+};
+const timed = (build: string, step: string, sort: string, usual: number, took: number, on: string) => ({
+  ...{ build, step, sort, usual, took, on },
+});
+const hours: Shop['hours'] = {
+  h1: timed('earlier', 'Mark and cut 2L, 2R', 'cut', 0.5, 0.6, '2026-09-05'),
+  h2: timed('earlier', 'Mark and cut 4', 'cut', 0.3, 0.4, '2026-09-05'),
+  h3: timed('earlier', 'Trim and cope 3', 'cut', 0.5, 0.65, '2026-09-12'),
+  h4: timed('earlier', 'Bend 3', 'bend', 0.4, 0.5, '2026-09-12'),
+};
+
+/** What was pulled straight, what welding moved, and what was written down. */
+const pull = (lever: string, pulled: number, stayed: number, on: string) => ({
+  ...{ build: 'earlier', lever, pulled, stayed, on },
+});
+const pulls: Shop['pulls'] = {
+  p1: pull('headSide', 9, 3, '2026-06-20'),
+  p2: pull('headSide', 8, 2.5, '2026-08-02'),
+  p3: pull('headSide', 11, 4.5, '2026-09-19'),
+  p4: pull('cornerLeftUp', 18, 6, '2026-10-10'),
+};
+const moved: Shop['moved'] = {
+  m1: { build: 'earlier', kind: 'bicycle', point: 'headUpper', by: [0.3, -1.2, 0.2], on: '2026-08-02' },
+  m2: { build: 'earlier', kind: 'bicycle', point: 'headUpper', by: [0.1, -0.9, 0], on: '2026-09-19' },
+};
+const entries: Shop['entries'] = {
+  e1: {
+    ...{ build: 'earlier', on: '2026-09-19', sort: 'note', stage: 'cap' },
+    text: 'Head tube welded down tube first: it leaned to the right again. Top tube first next time.',
+  },
+};
+
+const shop: Shop = {
+  ...{ dies, trials, tools, stock, rack, welders, welds, hours, pulls, moved, entries },
+  sawing: { usual: USUAL_SAWING },
+};
 for (const [list, items] of Object.entries(shop))
   for (const [id, item] of Object.entries(items)) {
     const faults = shopFaults(list as ShopList, id, item);
