@@ -2,7 +2,7 @@
 /** Folders of the core from the ground up: each uses those before it, none after it. */
 const FLOORS = [
   ['units', 'vector', 'numeric', 'memo', 'proximity'],
-  ['findings'],
+  ['findings', 'instruments'],
   ['rider'],
   ['stance'],
   ['steering'],
@@ -15,6 +15,9 @@ const FLOORS = [
   ['seat'],
   ['clearance'],
   ['fixture'],
+  ['checks'],
+  ['work'],
+  ['log'],
   ['plan'],
   ['start'],
 ];

@@ -32,6 +32,17 @@ export default tseslint.config(
   {
     files: ['apps/web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
-    rules: reactHooks.configs.recommended.rules,
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      // React calls whatever an effect returns when it is over, and a newer browser's call may return a promise.
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'CallExpression[callee.name=/^use(Layout)?Effect$/] > ArrowFunctionExpression[body.type=/^(Call|Chain|Await)Expression$/]',
+          message: 'An effect returns nothing, or the function that ends it: write its body in braces.',
+        },
+      ],
+    },
   },
 );

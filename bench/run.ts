@@ -4,6 +4,8 @@ import { planInNode } from './plan.js';
 import { applicationInChromium } from './browser.js';
 import { windowsAtOnce } from './load.js';
 import { linkages } from './steering.js';
+import { checks } from './checks.js';
+import { orders } from './work.js';
 
 /**
  * Speed, measured on the compiled packages, as the application runs them. A benchmark only: nothing passes or fails here.
@@ -12,6 +14,8 @@ const only = process.argv[2];
 if (only === undefined || only === 'plan') planInNode();
 if (only === undefined || only === 'steering') linkages();
 if (only === undefined || only === 'fixture') fixtures();
+if (only === undefined || only === 'work') orders();
+if (only === undefined || only === 'checks') checks();
 if (only === undefined || only === 'frame') {
   largestFrame();
   await copeAgainstMesh();

@@ -64,7 +64,7 @@ test('files that are no builds are refused with the path of each fault', async (
   await open('torn.larchwood.json', '{"format":');
   await expect(page.getByRole('dialog')).toContainText('This is not JSON');
   await page.getByRole('button', { name: 'Close' }).click();
-  await open('newer.larchwood.json', JSON.stringify({ format: 'larchwood-build', version: 9 }));
+  await open('newer.larchwood.json', JSON.stringify({ format: 'larchwood-build', version: 99 }));
   await expect(page.getByRole('dialog')).toContainText('newer Larchwood');
   await page.getByRole('button', { name: 'Close' }).click();
   await open('short.larchwood.json', JSON.stringify({ format: 'larchwood-build', version: 1, name: 4 }));

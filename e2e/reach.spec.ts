@@ -11,7 +11,7 @@ test('at 200 % zoom the tipping diagram has height, and a buggy’s joints end w
   await station(page, 'Seat');
   await tab(page, 'Tipping');
   const diagram = page.getByRole('tabpanel').locator('svg').first();
-  expect((await diagram.boundingBox())!.height).toBeGreaterThan(150);
+  await expect.poll(async () => (await diagram.boundingBox())?.height).toBeGreaterThan(150);
   await station(page, 'Joints');
   const empty = await page.evaluate(() => {
     const end = Math.max(

@@ -1,5 +1,5 @@
 import { expect, test, type Page, type Route } from '@playwright/test';
-import { ledger, newBuild, saved, station } from './helpers';
+import { ledger, newBuild, revisions, saved, station } from './helpers';
 
 const reach = (page: Page) => ledger(page, 'Reach, mm');
 
@@ -38,7 +38,7 @@ test('an edit, another station at once, and edits there: one window, nobody else
 }) => {
   await newBuild(page, 'From station to station');
   await hold(page, '391');
-  await station(page, 'History');
+  await revisions(page);
   await page.getByLabel('Notes about this build').fill('Between two stations');
   await station(page, 'Stance');
   await hold(page, '393');

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { measurePdf } from '../testing/measurePdf.js';
-import { contentOf, exported, following, ledger, newBuild, saved, station } from './helpers.js';
+import { contentOf, exported, following, ledger, newBuild, saved, station, revisions } from './helpers.js';
 
 test('a wheel measured by its roll-out, and the trail that follows', async ({ page }) => {
   await newBuild(page, 'Roll-out');
@@ -51,7 +51,7 @@ test('another revision beside this one: dashed, and the readings say the change'
   await expect(page.getByLabel('Readings')).toContainText(`−${change}`);
   await expect(page.getByText('dashed: revision 1')).toBeVisible();
   await saved(page);
-  await station(page, 'History');
+  await revisions(page);
   await page
     .getByRole('row', { name: /edited/ })
     .first()
@@ -96,7 +96,7 @@ test('an edit just before leaving is saved', async ({ page }) => {
 
 test('notes are part of the build: saved, undone, exported', async ({ page }) => {
   await newBuild(page, 'Noted');
-  await station(page, 'History');
+  await revisions(page);
   await page.getByLabel('Notes about this build').fill('For the canal. Fork from the shelf.');
   await saved(page);
   expect((await exported(page)).document.notes).toBe('For the canal. Fork from the shelf.');

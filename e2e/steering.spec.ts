@@ -29,7 +29,6 @@ const TWO_TRACKS: readonly (readonly [
   usual: string,
   other: string,
 ])[] = [
-  ['Kart', 'Perimeter', 'Millimetres', 'Two rods to a plate on the column', 'Drag link and track rod'],
   ['Kart', 'Ladder', 'Inches, decimal', 'Two rods to a plate on the column', 'Rack and pinion'],
   [
     'Tadpole trike',
@@ -77,9 +76,6 @@ for (const [kind, set, units, usual, other] of TWO_TRACKS) {
 
 /** One steered wheel: what turns it. */
 for (const [kind, set, usual] of [
-  ['Bicycle', 'Road', 'Bars on the fork'],
-  ['Bicycle', 'Front-box', 'One push-rod to the fork'],
-  ['Motorcycle', 'Standard', 'Bars on the fork'],
   ['Delta trike', 'Recumbent', 'Side-sticks with rods to the fork'],
   ['Scooter', 'Large', 'Bars on the fork'],
 ] as const) {

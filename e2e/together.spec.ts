@@ -6,7 +6,7 @@ import { expect, test, type Browser, type Page } from '@playwright/test';
 import jsqr from 'jsqr';
 import type { StoredBuild } from '@larchwood/contract';
 import type { BuildDocument } from '@larchwood/format';
-import { ledger, newBuild, saved, station, expectAccessible } from './helpers';
+import { expectAccessible, ledger, newBuild, revisions, saved, station } from './helpers';
 
 const reach = (page: Page) => ledger(page, 'Reach, mm');
 const hold = async (page: Page, value: string) => {
@@ -31,12 +31,12 @@ test('who looks sees at once what another saves; both edit different parts and b
   await hold(page, '391');
   await expect(reach(second)).toHaveValue('391');
   // One edits the stance, the other the notes, at the same moment.
-  await station(second, 'History');
+  await revisions(second);
   await notes(second).fill('From the other browser');
   await hold(page, '392');
   await saved(page);
   await saved(second);
-  await station(page, 'History');
+  await revisions(page);
   await expect(notes(page)).toHaveValue('From the other browser');
   await station(second, 'Stance');
   await expect(reach(second)).toHaveValue('392');
@@ -46,7 +46,7 @@ test('who looks sees at once what another saves; both edit different parts and b
   await page.getByRole('button', { name: 'Undo' }).click();
   await saved(page);
   await expect(reach(second)).toHaveValue('391');
-  await station(second, 'History');
+  await revisions(second);
   await expect(notes(second)).toHaveValue('From the other browser');
   // Deleted there: told here.
   await second.request.delete(`/api/builds/${/builds\/([^/]+)/.exec(page.url())![1]!}`);
@@ -125,7 +125,7 @@ test('two windows of one browser that both could not save: neither erases the ot
   await expect(reach(page)).toHaveValue('381');
 });
 
-test('a station that fails leaves the others, the file and History', async ({ page }) => {
+test('a station that fails leaves the others, the file and the revisions', async ({ page }) => {
   await page.route('**/assets/PatternsStation*.js', (route) =>
     route.fulfill({ contentType: 'text/javascript', body: 'throw new Error("broken on purpose")' }),
   );
@@ -137,7 +137,7 @@ test('a station that fails leaves the others, the file and History', async ({ pa
   const download = page.waitForEvent('download');
   await failed.getByRole('button', { name: 'Take the build as a file' }).click();
   expect((await download).suggestedFilename()).toContain('.larchwood.json');
-  await failed.getByRole('link', { name: 'History' }).click();
+  await failed.getByRole('link', { name: 'Revisions' }).click();
   await expect(notes(page)).toBeVisible();
   await station(page, 'Stance');
   await hold(page, '391');
@@ -165,7 +165,7 @@ test('when the newest revision does not read, the last good one opens', async ({
   await expect(reach(page)).toHaveValue('391');
 });
 
-test('History folds a sitting, keeps what was named, and says who', async ({ page }) => {
+test('the log’s revisions fold a sitting, keep what was named, and say who', async ({ page }) => {
   await page.goto('/keeping');
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Ulla');
   await page.keyboard.press('Enter');
@@ -174,7 +174,7 @@ test('History folds a sitting, keeps what was named, and says who', async ({ pag
     await hold(page, value);
     await saved(page);
   }
-  await station(page, 'History');
+  await revisions(page);
   const rows = page.getByRole('table').getByRole('row');
   await expect(rows).toHaveCount(3);
   await expect(rows.nth(1)).toContainText('by Ulla');
@@ -185,7 +185,7 @@ test('History folds a sitting, keeps what was named, and says who', async ({ pag
   await station(page, 'Stance');
   await hold(page, '394');
   await saved(page);
-  await station(page, 'History');
+  await revisions(page);
   await expect(rows).toHaveCount(4);
   await rows.nth(2).getByRole('button', { name: 'Bring back' }).click();
   await station(page, 'Stance');
@@ -329,10 +329,10 @@ test('paper of very many sheets is asked about before it is made, and can be cal
   const document = JSON.parse(readFileSync('demo/orchard-ladder.larchwood.json', 'utf8')) as BuildDocument;
   const [plate] = document.frame.plates;
   plate!.outline = [
-    [-9900, -9900],
-    [9900, -9900],
-    [9900, 9900],
-    [-9900, 9900],
+    [-4500, -4500],
+    [4500, -4500],
+    [4500, 4500],
+    [-4500, 4500],
   ];
   document.brief.school = 'plan';
   const { id } = (await (

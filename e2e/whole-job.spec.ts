@@ -11,6 +11,7 @@ import {
   newByDialog,
   saved,
   station,
+  revisions,
 } from './helpers.js';
 
 /** The road set at another head angle, worked out here by plane trigonometry and nothing of the application's. */
@@ -133,7 +134,7 @@ test('undo and redo, by key and by button, and history brings a revision back', 
   await expect(head).toHaveValue('70');
   await saved(page);
   await expect(page.getByText('revision 1', { exact: true })).toBeHidden();
-  await station(page, 'History');
+  await revisions(page);
   await page
     .getByRole('row', { name: /new build/ })
     .getByRole('button', { name: 'Bring back' })

@@ -26,16 +26,12 @@ const VIEWS: readonly View[] = [
   { file: 'stance', build: 'Ferry Road tourer', path: '/stance' },
   { file: 'brief', build: 'Heron Hill 125', path: '/brief' },
   { file: 'steering', build: 'Paddock kart', path: '/steering', press: /^Look for a better one/, wait: 2500 },
-  { file: 'seat', build: 'Paddock kart', path: '/seat' },
   { file: 'clearances', build: 'Ferry Road tourer', path: '/seat?show=gaps', press: /^Heel to chainstay/ },
-  { file: 'mass', build: 'Canal tadpole', path: '/seat?show=mass' },
   { file: 'tipping', build: 'Market delta', path: '/seat?show=tipping' },
   { file: 'tubes', build: 'Ferry Road tourer', path: '/tubes', press: /Top tube/ },
-  { file: 'keeping', path: '/keeping' },
   { file: 'frame-buggy', build: 'Alder Wood buggy', path: '/tubes?show=space', press: /Main hoop/ },
   { file: 'joints', build: 'Ferry Road tourer', path: '/joints', press: /Down tube/ },
   { file: 'bends-night', build: 'Paddock kart', path: '/cuts', theme: 'night' },
-  { file: 'holes', build: 'Orchard ladder', path: '/cuts?show=holes' },
   { file: 'tools', build: 'Ferry Road tourer', path: '/cuts?show=tools', press: /start, to 2/ },
   {
     file: 'stock',
@@ -46,6 +42,10 @@ const VIEWS: readonly View[] = [
   },
   { file: 'patterns', build: 'Ferry Road tourer', path: '/patterns' },
   { file: 'fixture', build: 'Ferry Road tourer', path: '/fixture', press: /^Head post, tilt/ },
+  { file: 'work', build: 'Lock keeper', path: '/work', wait: 2500 },
+  { file: 'bench', build: 'Orchard ladder', path: '/bench', wait: 2500 },
+  { file: 'checks', build: 'Ferry Road tourer', path: '/checks?show=built&at=cap', wait: 2500 },
+  { file: 'log', build: 'Ferry Road tourer', path: '/log', wait: 2500 },
   { file: 'fixture-study', build: 'Market delta', path: '/fixture?show=study', wait: 2500 },
 ];
 
