@@ -131,7 +131,7 @@ test('a kart: an own measure, an instrument held three times to one, and a movem
   await choose(page, 'Instrument', 'Angle gauge, stand-in');
   await page.getByLabel('It is unsteady by, degrees').fill('0');
   await page.getByLabel('The stand-in lies at, degrees').fill('80.5');
-  await expect(page.getByLabel('The instrument shows')).toContainText('80.50');
+  await expect(page.getByLabel('The instrument shows')).toHaveText('80.5°');
   for (const name of ['Hold', 'Hold 2 of 3', 'Hold 3 of 3'])
     await page.getByRole('button', { name, exact: true }).click();
   await expect(readingField(page, 'Kingpin, left: against level')).toHaveValue('80.5');
