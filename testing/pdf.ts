@@ -1,8 +1,8 @@
 import { drawingsToPdf, type Drawing } from '@larchwood/outputs';
-import { paperFonts } from '../apps/headless/src/fonts.js';
+import { KIT } from '../apps/headless/src/kit.js';
 import { measurePdf, type MeasuredPage } from './measurePdf.js';
 
-const fonts = paperFonts();
+const fonts = KIT.fonts();
 
 /** Drawings as a PDF with the application's own letters. */
 export const pdfOf = async (drawings: readonly Drawing[]): Promise<Uint8Array> =>

@@ -30,20 +30,33 @@ describe('the plan without a screen', () => {
     expect(plan.cuts).toHaveLength(10);
     expect(plan.cuts[2]!.ends[0].edge.outer).toHaveLength(360);
     expect(plan.findings[0]!.words.title).not.toBe('');
-    const files = readdirSync(join(folder, 'pack'));
-    expect(files.filter((name) => /^piece-.*\.svg$/.test(name))).toHaveLength(10);
-    for (const file of ['cut-list.csv', 'frame.glb', 'frame.stl', 'plan.svg', 'plan.dxf', 'settings.csv'])
-      expect(files).toContain(file);
-    for (const [file, word] of [
-      ['slide-and-post-sheets.pdf', 'Settings in setting order'],
-      ['plan.pdf', 'Map of'],
+    const files = readdirSync(join(folder, 'pack'), { recursive: true }).map(String);
+    const named = (word: RegExp) => files.filter((name) => word.test(name));
+    expect(named(/^patterns\/piece-.*\.svg$/)).toHaveLength(10);
+    expect(files).toContain('index.html');
+    // Each has in its name what tells this state of the file from another.
+    for (const [file, suffix] of [
+      ['frame/cut-list', 'csv'],
+      ['frame/frame', 'step'],
+      ['frame/frame', 'glb'],
+      ['frame/frame', 'stl'],
+      ['frame/labels', 'pdf'],
+      ['fixture/plan', 'svg'],
+      ['fixture/plan', 'dxf'],
+      ['fixture/settings', 'csv'],
+    ] as const)
+      expect(named(new RegExp(`^${file}-file-[0-9a-f]{8}\\.${suffix}$`)), file).toHaveLength(1);
+    const page = (word: RegExp) => measurePdf(readFileSync(join(folder, 'pack', named(word)[0]!)));
+    for (const [file, words] of [
+      [/slide-and-post-sheets.*pdf/, 'Settings in setting order'],
+      [/^fixture\/plan-.*pdf/, 'Map of'],
     ] as const)
       expect(
-        measurePdf(readFileSync(join(folder, 'pack', file)))
+        page(file)
           .map(({ text }) => text)
           .join(' '),
-      ).toContain(word);
-    expect(measurePdf(readFileSync(join(folder, 'pack', 'patterns.pdf'))).length).toBeGreaterThanOrEqual(2);
+      ).toContain(words);
+    expect(page(/^patterns\/patterns-.*pdf/).length).toBeGreaterThanOrEqual(2);
   });
   it('a plan goes to standard output; a fault to standard error, with exit code 2 and nothing printed', () => {
     const good = run('demo/lock-keeper.larchwood.json');

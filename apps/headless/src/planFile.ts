@@ -1,14 +1,15 @@
+import { createHash } from 'node:crypto';
 import { mkdir, readFile, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { fixtureDetails, planBuild, planText, readDocumentText } from '@larchwood/core';
+import { fixtureDetails, planBuild, type FixtureDetails, planText, readDocumentText } from '@larchwood/core';
 import { NO_SHOP, readShopText, type Shop } from '@larchwood/format';
 import { packOf, type Source } from '@larchwood/outputs';
-import { paperFonts } from './fonts.js';
+import { KIT } from './kit.js';
 
 const USAGE = 'Usage: npm run plan -- FILE.larchwood.json [--out DIR] [--shop FILE.json]';
 
-/** A file holds no revisions: its paper says where it came from. */
+/** A file holds no revisions: its paper says where it came from, its names what tells its content from another. */
 const FROM_FILE = 'from a file';
 
 /** What was asked cannot be done, in words; nothing is wrong with the program. */
@@ -36,9 +37,13 @@ export async function planFile(args: string[]): Promise<string> {
     );
   const { plan } = planned;
   const { document } = read;
-  const details = () => fixtureDetails({ document, ...plan });
+  let known: FixtureDetails | undefined;
+  const details = () => (known ??= fixtureDetails({ document, ...plan }));
   const shop = lists === undefined ? NO_SHOP : await shopIn(lists);
-  if (out !== undefined) await writePack({ document, plan, details, shop, revision: FROM_FILE }, out);
+  if (out !== undefined) {
+    const edition = { mark: `file-${createHash('sha256').update(text).digest('hex').slice(0, 8)}` };
+    await writePack({ document, plan, details, shop, revision: FROM_FILE, edition }, out);
+  }
   return planText(document, plan);
 }
 
@@ -68,9 +73,11 @@ function argumentsOf(args: string[]): { file: string; out: string | undefined; s
   }
 }
 
-/** Every file that can be made of the build, each by its name. */
+/** The pack as files in a folder, as its zip holds them. */
 async function writePack(source: Source, directory: string): Promise<void> {
-  await mkdir(directory, { recursive: true });
-  for await (const { file, content } of packOf(source, paperFonts))
-    await writeFile(join(directory, file), content);
+  for await (const { file, content } of packOf(source, KIT)) {
+    const path = join(directory, file);
+    await mkdir(dirname(path), { recursive: true });
+    await writeFile(path, content);
+  }
 }

@@ -65,7 +65,7 @@ export {
 export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame/gauge.js';
 export { outlineOf, type Outline } from './frame/outline.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
-export { holeRing, onPlate } from './frame/plates.js';
+export { holeRing, middlesOf, onPlate } from './frame/plates.js';
 export { centreLine, EYE, isEndOn, pieceOutline, type OnPaper, type Seen } from './solid/silhouette.js';
 export {
   chooseSection,
@@ -89,7 +89,8 @@ export { frameEdits, withEditsKept, type FrameEdit } from './frame/edits.js';
 export { meshVolume, type Mesh } from './solid/builder.js';
 export { closedByJoints, pieceMesh } from './solid/pieceMesh.js';
 export { plateMesh } from './solid/plateMesh.js';
-export { zonesOf } from './joints/wall.js';
+export { pressedShare, pressedSize, pressingOf } from './solid/pressed.js';
+export { wallThickness, zonesOf } from './joints/wall.js';
 export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './mass/weight.js';
 export { findLayout, layoutsFor, LAYOUTS } from './frame/layouts/registry.js';
 export { planText } from './plan/planFile.js';
@@ -98,6 +99,7 @@ export { layoutOffer, layoutOffers, type LayoutOffer } from './start/layouts.js'
 export type { Layout, LayoutOptions } from './frame/layouts/layout.js';
 export {
   frameOf,
+  idOfMark,
   pieceId,
   uppermost,
   type Side,
@@ -127,13 +129,19 @@ export { taperOf, type Taper } from './bends/taper.js';
 export { springbackOf, trialsOf, type Springback } from './bends/springback.js';
 export type { ButtTrim, PieceCut } from './joints/cut.js';
 export { cutPieces } from './joints/pieceCut.js';
-export type { EndCut, EndName } from './joints/endCut.js';
+export {
+  surfacesCutting,
+  surroundingsOf,
+  type EndCut,
+  type EndName,
+  type Surroundings,
+} from './joints/endCut.js';
 export { castEdge, wallPoint, WALL_LINES, type Edge, type Extreme } from './joints/edge.js';
 export { caster, crossing } from './joints/cast.js';
 export { surfacesOf, type Surface } from './joints/surfaces.js';
 export type { Interference } from './joints/interference.js';
 export type { SawAngles } from './joints/planar.js';
-export type { Handedness } from './joints/handedness.js';
+export { halvingSide, type Handedness } from './joints/handedness.js';
 export { SCHOOLS, findSchool } from './fixture/registry.js';
 export type { FixtureCheck, FixtureList, Measure, Scale, School, Stock } from './fixture/school.js';
 export { contextOf, profileOf, sizeIn, standardProfile, type Built } from './fixture/context.js';

@@ -12,6 +12,8 @@ export type Mark =
       readonly stroke: Stroke;
       readonly points: readonly Point[];
       readonly closed: boolean;
+      /** Black inside, with no line round it. */
+      readonly filled?: true;
     }
   | {
       readonly as: 'circle';
@@ -60,6 +62,11 @@ export const path = (stroke: Stroke, points: readonly Point[], closed = false): 
   stroke,
   points,
   closed,
+});
+
+/** A black area. */
+export const area = (points: readonly Point[]): Mark => ({
+  ...{ as: 'path', stroke: 'thin', points, closed: true, filled: true },
 });
 
 export const circle = (stroke: Stroke, at: Point, radius: number): Mark => ({

@@ -1,6 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import {
   closePath,
+  fill,
   degrees,
   lineTo,
   moveTo,
@@ -80,7 +81,7 @@ function drawPath({ page, height, scale }: On, mark: Extract<Mark, { as: 'path' 
     moveTo(first[0], first[1]),
     ...rest.map(([x, y]) => lineTo(x, y)),
     ...(mark.closed ? [closePath()] : []),
-    stroke(),
+    mark.filled ? fill() : stroke(),
     popGraphicsState(),
   );
 }

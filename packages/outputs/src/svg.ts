@@ -17,6 +17,7 @@ export function drawingToSvg(drawing: Drawing, title: string): string {
 
 function element(mark: Mark): string {
   if (mark.as === 'path') {
+    if (mark.filled) return `<path d="${pathData(mark)}" fill="#000"/>`;
     const { width, dashes } = STROKES[mark.stroke];
     const dash = dashes.length > 0 ? ` stroke-dasharray="${dashes.join(' ')}"` : '';
     return `<path class="${mark.stroke}" d="${pathData(mark)}" fill="none" stroke="#000" stroke-width="${width}"${dash}/>`;
@@ -42,4 +43,4 @@ export function pathData(mark: Extract<Mark, { as: 'path' }>): string {
 }
 
 const ENTITIES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (character) => ENTITIES[character]!);
+export const escaped = (text: string): string => text.replace(/[&<>"]/g, (character) => ENTITIES[character]!);

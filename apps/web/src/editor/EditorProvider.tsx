@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useLayoutEffect, useState, type ReactNode } from 'react';
 import { nanoid } from 'nanoid';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
 import { findKind } from '@larchwood/core';
@@ -27,7 +27,9 @@ interface Props {
 
 /** Keeps the open build in a store of its own, and saves it. */
 export function EditorProvider({ build, left, children }: Props) {
-  const [store] = useState(() => editorStore(build, left[0]?.document));
+  // A label's code opens its piece.
+  const [search] = useSearchParams();
+  const [store] = useState(() => editorStore(build, left[0]?.document, search.get('piece') ?? undefined));
   const { undo, redo } = store.getState();
   useHotkeys('mod+z', undo, { preventDefault: true, enableOnFormTags: true });
   useHotkeys(['mod+shift+z', 'mod+y'], redo, { preventDefault: true, enableOnFormTags: true });

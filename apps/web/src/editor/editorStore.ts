@@ -1,6 +1,6 @@
 import { createStore } from 'zustand';
 import type { StoredBuild } from '@larchwood/contract';
-import { failure, planBuild } from '@larchwood/core';
+import { failure, idOfMark, planBuild } from '@larchwood/core';
 import { changesBetween, ticksOnly, type BuildDocument } from '@larchwood/format';
 import { doorStore } from '../door/door';
 import type { Compared, Draft, Editor, EditorStore } from './editor';
@@ -8,8 +8,11 @@ import { Session, type Moment } from './session';
 
 type Drafts = Readonly<Record<string, Draft>>;
 
-/** The open build: its document and plan, what is typed and not yet taken, and what is in hand. */
-export function editorStore(build: StoredBuild, unsaved?: BuildDocument): EditorStore {
+/**
+ * The open build: its document and plan, what is typed and not yet taken, and what is in hand.
+ * @param mark of the piece that is in hand at first
+ */
+export function editorStore(build: StoredBuild, unsaved?: BuildDocument, mark?: string): EditorStore {
   const session = new Session(build.document, unsaved);
   const store = createStore<Editor>((set) => {
     const turn = (step: () => void) => () => {
@@ -37,7 +40,7 @@ export function editorStore(build: StoredBuild, unsaved?: BuildDocument): Editor
       compareWith: (compared) => set({ compared }),
       active: undefined,
       setActive: (active) => set({ active }),
-      piece: undefined,
+      piece: mark === undefined ? undefined : idOfMark(session.present().frame, mark),
       setPiece: (piece) => set({ piece }),
       dragging: false,
       setDragging: (dragging) => {

@@ -1,22 +1,26 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { wrap } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FixtureDetails, Plan } from '@larchwood/core';
-import { fileNameOf, type Output, type OutputOptions, type Source } from '@larchwood/outputs';
+import { fileStem } from '@larchwood/format';
+import { fileNameOf, type Making, type Output, type OutputOptions, type Source } from '@larchwood/outputs';
 import { builds } from '../api/builds';
 import { useEditor } from '../editor/editor';
-import { useRevisionText } from '../editor/revision';
+import { useEdition, useRevisionText } from '../editor/revision';
+import { useShop } from '../shop/useShop';
 import { download } from './download';
-import type { FileMaker, Wanted } from './files.worker';
+import type { Build, FileMaker } from './files.worker';
 
 /** The open build as outputs take it, to look at sheets before they are printed. */
 export function useSource(plan: Plan, details: FixtureDetails): Source {
   const { document } = useEditor('document');
   const revision = useRevisionText();
+  const edition = useEdition();
+  const { mark, date } = edition;
   return useMemo(
-    () => ({ document, plan, details: () => details, revision }),
-    [document, plan, details, revision],
+    () => ({ document, plan, details: () => details, revision, edition: { mark, date } }),
+    [document, plan, details, revision, mark, date],
   );
 }
 
@@ -25,21 +29,43 @@ const MANY = 100;
 /** What takes longer can be called off; ms. */
 const LONG = 1000;
 
+/** A pack on its way. */
+export interface Packing {
+  readonly making?: Making;
+  readonly cancel: () => void;
+}
+
 /** Makes files off the main thread, each in a worker of its own, and downloads them; a failure is told. */
 export function useFiles(): {
   /** Id of the output that is being made. */
   readonly busy: string | undefined;
+  readonly packing: Packing | undefined;
   /** Sheets: how many it has, where that is known. */
-  readonly make: (output: Output, source: Source, options?: OutputOptions, sheets?: number) => Promise<void>;
+  readonly make: (output: Output, options?: OutputOptions, sheets?: number) => Promise<void>;
+  /** All of these outputs as one zip. */
+  readonly pack: (outputs: readonly Output[]) => Promise<void>;
 } {
   const [busy, setBusy] = useState<string>();
-  const { build } = useEditor('build');
+  const [packing, setPacking] = useState<Packing>();
+  const { build, document, plan } = useEditor('build', 'document', 'plan');
+  const { shop } = useShop();
+  const revision = useRevisionText();
+  const edition = useEdition();
   const queries = useQueryClient();
-  const make = async (output: Output, source: Source, options: OutputOptions = {}, sheets = 1) => {
-    const { document, revision, shop } = source;
+  const address = `${window.location.origin}/builds/${build.id}`;
+  const state: Build = { document, revision, edition, address, shop };
+  /** First, so that no save to come folds away the revision that the paper names. Without an answer it is made all the same. */
+  const keepRevision = async (usedFor: string) => {
+    await builds.mark(build.id, build.revision, { usedFor: `made: ${usedFor}` }).catch(() => undefined);
+    void queries.invalidateQueries({ queryKey: ['revisions', build.id] });
+  };
+  const make = async (output: Output, options: OutputOptions = {}, sheets = 1) => {
+    if (!plan) return;
     if (sheets > MANY && !(await agreed(output, sheets))) return;
     setBusy(output.id);
-    const making = madeApart({ output: output.id, options, document, revision, ...(shop ? { shop } : {}) });
+    const making = madeApart<string | Uint8Array>((maker) =>
+      maker.make({ ...state, output: output.id, options }),
+    );
     const told = setTimeout(
       () =>
         toast(`Making: ${output.title}…`, {
@@ -49,14 +75,10 @@ export function useFiles(): {
       LONG,
     );
     try {
-      // First, so that no save to come folds away the revision that the paper names. Without an answer it is made all the same.
-      await builds
-        .mark(build.id, build.revision, { usedFor: `made: ${output.title}` })
-        .catch(() => undefined);
-      void queries.invalidateQueries({ queryKey: ['revisions', build.id] });
+      await keepRevision(output.title);
       const made = await making.file;
       if (made === undefined) return;
-      download(made as BlobPart, output.mediaType, fileNameOf(output, source, options));
+      download(made as BlobPart, output.mediaType, fileNameOf(output, { document, plan }, options));
     } catch (error) {
       toast(`The file could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
     } finally {
@@ -65,7 +87,29 @@ export function useFiles(): {
       setBusy(undefined);
     }
   };
-  return { busy, make };
+  const pack = async (outputs: readonly Output[]) => {
+    const making = madeApart((maker) =>
+      maker.pack(
+        state,
+        outputs.map(({ id }) => id),
+        proxy((step: Making) => setPacking((before) => before && { ...before, making: step })),
+      ),
+    );
+    setPacking({ cancel: making.cancel });
+    try {
+      await keepRevision('pack');
+      const made = await making.file;
+      if (made === undefined) return;
+      const name = `${fileStem(document.name)}-${edition.mark}-${edition.date}.zip`;
+      download(made as BlobPart, 'application/zip', name);
+      toast(`The pack is made: ${name}, ${(made.length / 1e6).toFixed(1)} MB.`);
+    } catch (error) {
+      toast(`The pack could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
+    } finally {
+      setPacking(undefined);
+    }
+  };
+  return { busy, packing, make, pack };
 }
 
 /** Whether so many sheets are wanted. */
@@ -79,9 +123,9 @@ const agreed = (output: Output, sheets: number): Promise<boolean> =>
     });
   });
 
-/** A file on its way; called off, nothing comes of it. */
-function madeApart(wanted: Wanted): {
-  readonly file: Promise<string | Uint8Array | undefined>;
+/** Something on its way in a worker of its own; called off, nothing comes of it. */
+function madeApart<T>(work: (maker: Remote<FileMaker>) => Promise<T>): {
+  readonly file: Promise<T | undefined>;
   readonly cancel: () => void;
 } {
   const worker = new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
@@ -89,8 +133,6 @@ function madeApart(wanted: Wanted): {
   const cancelled = new Promise<undefined>((done) => {
     cancel = () => done(undefined);
   });
-  const file = Promise.race([wrap<FileMaker>(worker).make(wanted), cancelled]).finally(() =>
-    worker.terminate(),
-  );
+  const file = Promise.race([work(wrap<FileMaker>(worker)), cancelled]).finally(() => worker.terminate());
   return { file, cancel };
 }

@@ -24,6 +24,7 @@ export function DrawingView({
       {drawing.marks.map((mark, index) => {
         if (mark.as === 'path') {
           const { width, dashes } = STROKES[mark.stroke];
+          if (mark.filled) return <path key={index} d={pathData(mark)} fill="#1c2823" stroke="none" />;
           return (
             <path
               key={index}

@@ -5,6 +5,7 @@ import { cuts } from './cuts/station';
 import { fixture } from './fixture/station';
 import { joints } from './joints/station';
 import { log } from './log/station';
+import { pack } from './pack/station';
 import { patterns } from './patterns/station';
 import { seat } from './seat/station';
 import { stance } from './stance/station';
@@ -28,4 +29,5 @@ export const STATIONS: readonly StationEntry[] = [
   bench,
   checks,
   log,
+  pack,
 ];

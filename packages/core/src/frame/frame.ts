@@ -127,6 +127,17 @@ const twins = (part: { readonly mirrored: boolean }): readonly Side[] =>
 const mark = (piece: number, side: Side): string =>
   `${piece}${side === 'left' ? 'L' : side === 'right' ? 'R' : ''}`;
 
+/** The id of the piece or plate that has a mark; undefined where none has. @param frame of a document */
+export const idOfMark = (
+  { members, plates }: Pick<BuildDocument['frame'], 'members' | 'plates'>,
+  wanted: string,
+): string | undefined =>
+  [...members, ...plates]
+    .flatMap((part) =>
+      twins(part).map((side) => ({ id: pieceId(part.id, side), mark: mark(part.piece, side) })),
+    )
+    .find((each) => each.mark === wanted)?.id;
+
 /** A piece's id: its member's, with the side for a twin. */
 export const pieceId = (member: string, side: Side): string =>
   side === 'middle' ? member : `${member}:${side}`;

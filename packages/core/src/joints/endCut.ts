@@ -142,6 +142,10 @@ interface Prepared {
   readonly plane: { readonly normal: Vector; readonly point: Vector } | undefined;
 }
 
+/** The surfaces that an end is cut against, as its edge was cast at them; none of an end that is cut in a plane. */
+export const surfacesCutting = (piece: Piece, name: EndName, around: Surroundings): readonly Surface[] =>
+  prepare(piece, name, around).surfaces;
+
 /** Both ends of a piece. The match line lies on the acute side of the first coped end, so one scribed line places both. */
 export function cutPiece(piece: Piece, around: Surroundings): readonly [EndCut, EndCut] {
   const start = prepare(piece, 'start', around);

@@ -1,5 +1,5 @@
 import type { Piece } from '../frame/frame.js';
-import { cross, dot, scale } from '../vector/vector.js';
+import { add, cross, dot, scale, type Vector } from '../vector/vector.js';
 import { WALL_LINES } from './edge.js';
 import type { EndCut } from './endCut.js';
 
@@ -13,19 +13,30 @@ const ALIKE = 0.02;
  * A piece is its own twin when some plane along its centre line halves it: its bends lie in that plane, and both its ends
  * are cut alike on either side.
  */
-export function handedness(piece: Piece, [start, end]: readonly [EndCut, EndCut]): Handedness {
+export const handedness = (piece: Piece, ends: readonly [EndCut, EndCut]): Handedness =>
+  halvingSide(piece, ends) ? 'turned over' : 'mirror';
+
+/** A direction at a piece's start that spans, with its axis, the plane that halves it; undefined where none does. */
+export function halvingSide(piece: Piece, [start, end]: readonly [EndCut, EndCut]): Vector | undefined {
   const { arcs } = piece.path;
   const [first] = arcs;
   if (first) {
     const planar = arcs.every((arc) => Math.abs(Math.abs(dot(arc.axis, first.axis)) - 1) < 1e-9);
-    if (!planar) return 'mirror';
+    if (!planar) return undefined;
   }
   const step = piece.section.shape === 'round' ? 1 : WALL_LINES / 4;
   for (let line = 0; line < WALL_LINES / 2; line += step) {
     if (first && !inBendPlane(piece, start, line)) continue;
-    if (halved(start, WALL_LINES - line) && halved(end, line)) return 'turned over';
+    if (halved(start, WALL_LINES - line) && halved(end, line)) return sideOf(piece, start, line);
   }
-  return 'mirror';
+  return undefined;
+}
+
+/** From the axis towards a wall line, where lines count as the end's do. */
+function sideOf(piece: Piece, { outline, matchSide }: EndCut, line: number): Vector {
+  const reversed = (WALL_LINES - line) % WALL_LINES;
+  const across = scale(cross(piece.direction, matchSide), -1);
+  return add(scale(matchSide, outline.u[reversed]!), scale(across, outline.v[reversed]!));
 }
 
 /** Its sine. */
@@ -33,12 +44,8 @@ const HALF_DEGREE = Math.sin(Math.PI / 360);
 
 /** Whether a wall line of the start lies, to half a degree, in the plane of the piece's bends. */
 function inBendPlane(piece: Piece, start: EndCut, line: number): boolean {
-  const { outline, matchSide } = start;
-  const reversed = (WALL_LINES - line) % WALL_LINES;
-  const across = scale(cross(piece.direction, matchSide), -1);
-  const [u, v] = [outline.u[reversed]!, outline.v[reversed]!];
-  const axis = piece.path.arcs[0]!.axis;
-  return Math.abs(u * dot(matchSide, axis) + v * dot(across, axis)) < Math.hypot(u, v) * HALF_DEGREE;
+  const side = sideOf(piece, start, line);
+  return Math.abs(dot(side, piece.path.arcs[0]!.axis)) < Math.hypot(...side) * HALF_DEGREE;
 }
 
 function halved({ edge, slotAngle }: EndCut, about: number): boolean {

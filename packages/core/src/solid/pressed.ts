@@ -32,6 +32,17 @@ export interface OnWall {
   readonly out: readonly [number, number];
 }
 
+/** Radius of the two half circles and length of the two straights that the middle of a pressed wall is made of; mm. */
+export function pressedSize(
+  diameter: number,
+  wall: number,
+  share: number,
+): { readonly radius: number; readonly straight: number } {
+  const round = (diameter - wall) / 2;
+  const radius = round + ((wall + GAP) / 2 - round) * share;
+  return { radius, straight: Math.PI * (round - radius) };
+}
+
 /**
  * The middle of the wall of a round tube that is pressed by a share: two straights and two half circles, as long together as
  * before, since metal does not stretch.
@@ -39,8 +50,7 @@ export interface OnWall {
  */
 export function onPressed(diameter: number, wall: number, share: number, part: number): OnWall {
   const girth = Math.PI * (diameter - wall);
-  const radius = (diameter - wall) / 2 + ((wall + GAP) / 2 - (diameter - wall) / 2) * share;
-  const straight = girth / 2 - Math.PI * radius;
+  const { radius, straight } = pressedSize(diameter, wall, share);
   const way = (((part % 1) + 1) % 1) * girth;
   const [first, second] = [straight / 2, straight / 2 + Math.PI * radius];
   if (way <= first) return { at: [radius, way], out: [1, 0] };

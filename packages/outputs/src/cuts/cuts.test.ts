@@ -1,26 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { NO_SHOP, type BuildDocument, type Shop } from '@larchwood/format';
-import { fixtureDetails } from '@larchwood/core';
 import { DEMO } from '../../../../testing/demo.js';
 import { made, planMade } from '../../../../testing/made.js';
-import type { Source } from '../registry/output.js';
+import { NO_KIT, sourceOf as sourceMade } from '../../../../testing/source.js';
 import { outputOf } from '../registry/registry.js';
 import { bendTablesCsv } from './bendTables.js';
 import { barsCsv } from './barsCsv.js';
 import { holeOnWrap, holeWraps } from './holeWraps.js';
 import { nestOnSheets } from './sheetNest.js';
 
-const noFonts = () => Promise.reject(new Error('no paper was asked for'));
-const sourceOf = (document: BuildDocument, shop: Shop = NO_SHOP): Source => {
-  const plan = planMade(document);
-  return {
-    document,
-    plan,
-    details: () => fixtureDetails({ document, ...plan }),
-    revision: 'revision 1',
-    shop,
-  };
-};
+const sourceOf = (document: BuildDocument, shop: Shop = NO_SHOP) => sourceMade(document, { shop });
 const demo = (name: string) => DEMO.find((each) => each.name.startsWith(name))!;
 /** Cells may hold commas: they stand in quotes then. */
 const rowsOf = (csv: string) =>
@@ -140,7 +129,7 @@ describe('holes on paper', () => {
     }
     expect(outputOf('bend-tables').refuse(orchard)).toMatch(/bent/);
     expect(outputOf('tool-settings').refuse(orchard)).toMatch(/tools/);
-    const dxf = outputOf('flat-parts-dxf').make(orchard, {}, noFonts);
+    const dxf = outputOf('flat-parts-dxf').make(orchard, {}, NO_KIT);
     expect(dxf).toContain('Motor plate');
   });
 });

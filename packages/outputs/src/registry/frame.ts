@@ -1,5 +1,6 @@
 import { cutListCsv } from '../lists/cutList.js';
-import { noTubes, type Output } from './output.js';
+import { labelSheets } from '../labels/labels.js';
+import { noTubes, paper, type Kit, type Output, type Source } from './output.js';
 
 export const cutList: Output = {
   id: 'cut-list',
@@ -12,6 +13,16 @@ export const cutList: Output = {
   make: ({ document, plan }) => cutListCsv(plan, document.units),
 };
 
+/** To stick on pieces: each with a code that opens it. */
+export const pieceLabels = paper({
+  id: 'labels',
+  title: 'Labels for the pieces',
+  group: 'frame',
+  name: () => 'labels',
+  refuse: noTubes,
+  pages: labelSheets,
+});
+
 /** The frame as solids, each piece as it is cut. What writes it is loaded when one is made. */
 export const frameInSpace: Output = {
   id: 'frame-gltf',
@@ -22,6 +33,56 @@ export const frameInSpace: Output = {
   name: () => 'frame',
   refuse: noTubes,
   make: async ({ document, plan }) => (await import('../solids/gltf.js')).frameGltf(plan, document.name),
+};
+
+/** The modeller is loaded, and what makes solids with it, when a solid is asked for. */
+const solids = async ({ modeller }: Kit) => {
+  const [{ modellerFrom }, made] = await Promise.all([
+    import('../step/modeller.js'),
+    import('../step/frameStep.js'),
+  ]);
+  await modellerFrom(modeller);
+  return made;
+};
+/** A head of ISO 10303-21 wants a date; of a file that has none it is the day before all others. */
+const dateOf = ({ edition }: Source): string => `${edition.date ?? '1970-01-01'}T00:00:00`;
+
+/** Exact solids of all pieces in their places. */
+export const frameSolids: Output = {
+  id: 'frame-step',
+  title: 'Frame as solids, STEP',
+  group: 'frame',
+  slow: true,
+  mediaType: 'model/step',
+  suffix: 'step',
+  name: () => 'frame',
+  refuse: noTubes,
+  make: async (source, _, kit) =>
+    (await solids(kit)).frameStep(source.plan, { name: source.document.name, date: dateOf(source) }),
+};
+
+/** One piece as a solid, for who cuts or turns it. */
+export const pieceSolids: Output = {
+  id: 'piece-step',
+  title: 'STEP of one piece',
+  group: 'frame',
+  ofPiece: true,
+  slow: true,
+  mediaType: 'model/step',
+  suffix: 'step',
+  name: ({ plan }, { piece }) => `piece-${plan.cuts.find((cut) => cut.piece === piece)?.mark ?? 'none'}`,
+  refuse: noTubes,
+  // A right twin that is the left one turned over is cut from the same file.
+  packed: ({ plan }) => {
+    const right = new Set(plan.frame.pieces.flatMap(({ id, side }) => (side === 'right' ? [id] : [])));
+    return plan.cuts
+      .filter(({ handedness, piece }) => handedness !== 'turned over' || !right.has(piece))
+      .map(({ piece }) => ({ piece }));
+  },
+  make: async (source, { piece }, kit) => {
+    if (piece === undefined) throw new RangeError('Choose one piece.');
+    return (await solids(kit)).pieceStep(source.plan, piece, dateOf(source));
+  },
 };
 
 export const frameMesh: Output = {

@@ -13,6 +13,28 @@ export interface Source {
   readonly shop?: Shop;
   /** Revision and its date, as a title block says it. */
   readonly revision: string;
+  /** The same for names of files and heads of solids. */
+  readonly edition: Edition;
+  /** Where the build's own pages are, for codes that open them; none where it is not on a server. */
+  readonly address?: string;
+}
+
+/** What a file is named from. */
+export type Named = Pick<Source, 'document' | 'plan'>;
+
+/** Which state of a build a file was made of. */
+export interface Edition {
+  /** `r12`, or what tells a file's content from another: letters, figures and dashes. */
+  readonly mark: string;
+  /** Of that state, not of the making: `2026-11-29`; none where it is not known. */
+  readonly date?: string;
+}
+
+/** Large parts that only some outputs need; fetched when they ask. */
+export interface Kit {
+  readonly fonts: () => Promise<PaperFonts>;
+  /** The compiled part of the solid modeller. */
+  readonly modeller: () => Promise<Uint8Array>;
 }
 
 /** What is chosen for one file, beside what the document holds. */
@@ -32,10 +54,14 @@ export interface Output {
   readonly group: 'steering' | 'patterns' | 'frame' | 'cuts' | 'fixture' | 'work';
   /** Id of the paper that this is another form of. */
   readonly formOf?: string;
+  /** Made of one piece, which has to be chosen. */
+  readonly ofPiece?: true;
+  /** Takes so long that a pack makes it beside the others, where there is a place for that. */
+  readonly slow?: true;
   readonly mediaType: string;
   readonly suffix: string;
   /** What the file's name says, after the build's. */
-  readonly name: (source: Source, options: OutputOptions) => string;
+  readonly name: (source: Named, options: OutputOptions) => string;
   /** What is to be told beside it. */
   readonly caution?: string;
   /** Why it cannot be made of a build; undefined where it can. */
@@ -44,12 +70,8 @@ export interface Output {
   readonly packed?: (source: Source) => readonly OutputOptions[];
   /** Its sheets, where it is paper: as they will be printed. */
   readonly pages?: (source: Source, options: OutputOptions) => readonly Drawing[];
-  /** Text or bytes. The faces are fetched by paper only. */
-  readonly make: (
-    source: Source,
-    options: OutputOptions,
-    fonts: () => Promise<PaperFonts>,
-  ) => string | Promise<string | Uint8Array>;
+  /** Text or bytes. */
+  readonly make: (source: Source, options: OutputOptions, kit: Kit) => string | Promise<string | Uint8Array>;
 }
 
 /** Paper that can be looked at before it is printed. */
@@ -60,7 +82,7 @@ export const paper = (given: Omit<Paper, 'mediaType' | 'suffix' | 'make'>): Pape
   ...given,
   mediaType: 'application/pdf',
   suffix: 'pdf',
-  make: async (source, options, fonts) => {
+  make: async (source, options, { fonts }) => {
     const { drawingsToPdf } = await import('../pdf.js');
     const title = `${source.document.name}: ${given.name(source, options)}`;
     return drawingsToPdf(given.pages(source, options), title, await fonts());

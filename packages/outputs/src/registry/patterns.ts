@@ -2,12 +2,12 @@ import type { PieceCut } from '@larchwood/core';
 import { pieceDrawing } from '../patterns/pieceDrawing.js';
 import { patternSheets } from '../patterns/sheets.js';
 import { drawingToSvg } from '../svg.js';
-import { noTubes, paper, type Output, type OutputOptions, type Source } from './output.js';
+import { noTubes, paper, type Named, type Output, type OutputOptions } from './output.js';
 
-const pieceOf = ({ plan }: Source, { piece }: OutputOptions): PieceCut | undefined =>
+const pieceOf = ({ plan }: Named, { piece }: OutputOptions): PieceCut | undefined =>
   plan.cuts.find((cut) => cut.piece === piece);
 
-const name = (source: Source, options: OutputOptions): string => {
+const name = (source: Named, options: OutputOptions): string => {
   const cut = pieceOf(source, options);
   return cut ? `piece-${cut.mark}` : 'patterns';
 };
@@ -40,6 +40,7 @@ export const piecePattern: Output = {
   title: 'SVG of one piece',
   group: 'patterns',
   formOf: patterns.id,
+  ofPiece: true,
   mediaType: 'image/svg+xml',
   suffix: 'svg',
   name,

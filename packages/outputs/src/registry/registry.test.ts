@@ -1,17 +1,8 @@
-import { describe, expect, it, vi } from 'vitest';
-import { fixtureDetails } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import { describe, expect, it } from 'vitest';
 import { heldIn } from '../../../../testing/fixtures.js';
-import { FAMILIES, made, planMade } from '../../../../testing/made.js';
-import type { Output, Source } from './output.js';
-import { packOf, type PackedFile } from './pack.js';
+import { FAMILIES, made } from '../../../../testing/made.js';
+import { NO_KIT, sourceOf } from '../../../../testing/source.js';
 import { fileIn, fileNameOf, isPaper, outputOf, OUTPUTS } from './registry.js';
-
-const sourceOf = (document: BuildDocument): Source => {
-  const plan = planMade(document);
-  return { document, plan, details: () => fixtureDetails({ document, ...plan }), revision: 'revision 1' };
-};
-const noFonts = () => Promise.reject(new Error('no paper was asked for'));
 
 describe('outputs', () => {
   it('are told apart, and another form of a paper is one of a paper that is there', () => {
@@ -44,8 +35,8 @@ describe('outputs', () => {
     const { piece, mark } = source.plan.cuts[3]!;
     expect(fileNameOf(outputOf('patterns'), source, { piece })).toBe(`café-racer-piece-${mark}.pdf`);
     const svg = outputOf('piece-svg');
-    expect(svg.make(source, { piece }, noFonts)).toContain('</svg>');
-    expect(() => svg.make(source, {}, noFonts)).toThrow('Choose one piece.');
+    expect(svg.make(source, { piece }, NO_KIT)).toContain('</svg>');
+    expect(() => svg.make(source, {}, NO_KIT)).toThrow('Choose one piece.');
   });
   it('are refused in words where there is nothing to make them of', () => {
     const road = made('bicycle', 'road');
@@ -55,30 +46,5 @@ describe('outputs', () => {
     const kart = sourceOf(heldIn(made('kart', 'kart'), 'wall-board'));
     expect(outputOf('settings').refuse(kart)).toBe(kart.plan.fixture.refused);
     expect(kart.plan.fixture.refused).toMatch(/\w{3,}/);
-  });
-  it('are packed one after the other, the faces fetched once; a new one is one entry', async () => {
-    const toy: Output = {
-      id: 'weight-card',
-      title: 'Weight card',
-      group: 'frame',
-      mediaType: 'text/plain',
-      suffix: 'txt',
-      name: () => 'weight',
-      refuse: () => undefined,
-      packed: () => [{}, { square: true }],
-      make: async ({ plan }, { square }, fonts) => {
-        await fonts();
-        return `${plan.name}${square ? ' square' : ''}`;
-      },
-    };
-    const never: Output = { ...toy, id: 'never', refuse: () => 'It cannot be.' };
-    const fonts = vi.fn(async () => ({ regular: [], bold: [] }));
-    const files: PackedFile[] = [];
-    for await (const file of packOf(sourceOf(made()), fonts, [never, toy])) files.push(file);
-    expect(files).toEqual([
-      { file: 'weight.txt', content: 'Test' },
-      { file: 'weight.txt', content: 'Test square' },
-    ]);
-    expect(fonts).toHaveBeenCalledTimes(1);
   });
 });

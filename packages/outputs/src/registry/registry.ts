@@ -1,8 +1,8 @@
 import { fileStem } from '@larchwood/format';
 import { bars, bendTables, bendTablesText, flatDxf, flatSheets, holes, toolSettings } from './cuts.js';
 import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './fixture.js';
-import { cutList, frameInSpace, frameMesh } from './frame.js';
-import type { Output, OutputOptions, Paper, Source } from './output.js';
+import { cutList, frameInSpace, frameMesh, frameSolids, pieceLabels, pieceSolids } from './frame.js';
+import type { Named, Output, OutputOptions, Paper } from './output.js';
 import { patterns, piecePattern } from './patterns.js';
 import { measuringList, readings, traveller } from './work.js';
 import { sideSpeeds, steeringPlates, steeringPlatesDxf, steeringSweep } from './steering.js';
@@ -19,6 +19,9 @@ export const OUTPUTS: readonly Output[] = [
   toolSettings,
   flatSheets,
   flatDxf,
+  pieceLabels,
+  frameSolids,
+  pieceSolids,
   frameInSpace,
   frameMesh,
   settingSheets,
@@ -44,9 +47,9 @@ export function outputOf(id: string): Output {
 export const isPaper = (output: Output): output is Paper => output.pages !== undefined;
 
 /** A file's name by itself: `plan.dxf`. */
-export const fileIn = (output: Output, source: Source, options: OutputOptions = {}): string =>
+export const fileIn = (output: Output, source: Named, options: OutputOptions = {}): string =>
   `${output.name(source, options)}.${output.suffix}`;
 
 /** A file's name among others of the same kind: the build's name comes first. */
-export const fileNameOf = (output: Output, source: Source, options: OutputOptions = {}): string =>
+export const fileNameOf = (output: Output, source: Named, options: OutputOptions = {}): string =>
   `${fileStem(source.document.name)}-${fileIn(output, source, options)}`;

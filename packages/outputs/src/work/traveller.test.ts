@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { balanced, CAUTIONS, Planner, segmentsOf, work } from '@larchwood/core';
-import { fixtureDetails } from '@larchwood/core';
 import { DEMO } from '../../../../testing/demo.js';
-import { planMade } from '../../../../testing/made.js';
+import { sourceOf } from '../../../../testing/source.js';
 import type { Words } from '../drawing.js';
 import { travellerSheets } from './traveller.js';
 
@@ -11,13 +10,7 @@ describe('the order of work on paper', () => {
     '%s: every step and every stretch has its line',
     (name) => {
       const document = DEMO.find((each) => each.name === name)!;
-      const plan = planMade(document);
-      const sheets = travellerSheets({
-        document,
-        plan,
-        details: () => fixtureDetails({ document, ...plan }),
-        revision: 'revision 1',
-      });
+      const sheets = travellerSheets(sourceOf(document));
       const words = sheets.flatMap(({ marks }) =>
         marks.filter((mark): mark is Words => mark.as === 'text').map(({ text }) => text),
       );

@@ -44,8 +44,8 @@ export function ChecksStation() {
     <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
       <TabBar tabs={TABS}>
         <span className="flex flex-wrap items-center gap-2 max-[600px]:px-3 max-[600px]:py-1">
-          <OutputButton id="measuring-list" plan={plan} />
-          {measured.length > 0 && <OutputButton id="readings-csv" plan={plan} />}
+          <OutputButton id="measuring-list" />
+          {measured.length > 0 && <OutputButton id="readings-csv" />}
           <Choice
             label="Stage"
             value={stage}

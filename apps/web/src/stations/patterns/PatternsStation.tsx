@@ -15,7 +15,8 @@ import { useFiles, useSource } from '../../files/useFiles';
 const ALL = 'all';
 const PAPER = outputOf('patterns');
 const DRAWING = outputOf('piece-svg');
-const OTHERS = OUTPUTS.filter(({ group }) => group === 'frame');
+const SOLID = outputOf('piece-step');
+const OTHERS = OUTPUTS.filter(({ group, ofPiece }) => group === 'frame' && !ofPiece);
 
 /** Paper wraps at full size: which pieces, on which paper, as PDF or SVG. */
 export function PatternsStation() {
@@ -123,21 +124,21 @@ function Patterns({ plan }: { readonly plan: Plan }) {
           <Button
             look="strong"
             disabled={busy !== undefined || sheets.length === 0}
-            onClick={() => void make(PAPER, source, options)}
+            onClick={() => void make(PAPER, options)}
           >
             {busy === PAPER.id ? 'Making the PDF…' : 'Download PDF'}
           </Button>
-          <Button
-            disabled={!chosen || busy !== undefined}
-            onClick={() => void make(DRAWING, source, options)}
-          >
+          <Button disabled={!chosen || busy !== undefined} onClick={() => void make(DRAWING, options)}>
             {chosen ? `Download SVG of ${chosen.mark}` : 'SVG: choose one piece'}
+          </Button>
+          <Button disabled={!chosen || busy !== undefined} onClick={() => void make(SOLID, options)}>
+            {chosen ? `Download STEP of ${chosen.mark}` : 'STEP: choose one piece'}
           </Button>
         </div>
         <Group title="For other tools">
           <div className="flex flex-col gap-2 px-4 py-1.5">
             {OTHERS.map((output) => (
-              <Button key={output.id} disabled={busy !== undefined} onClick={() => void make(output, source)}>
+              <Button key={output.id} disabled={busy !== undefined} onClick={() => void make(output)}>
                 {output.title}
               </Button>
             ))}

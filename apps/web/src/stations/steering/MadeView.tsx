@@ -60,8 +60,8 @@ export function MadeView({
         </div>
         {plan.made.length > 0 && (
           <div className="flex flex-wrap gap-2">
-            <OutputButton id="steering-outlines" plan={plan} />
-            <OutputButton id="steering-outlines-dxf" plan={plan} />
+            <OutputButton id="steering-outlines" />
+            <OutputButton id="steering-outlines-dxf" />
           </div>
         )}
       </div>

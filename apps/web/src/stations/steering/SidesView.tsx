@@ -70,7 +70,7 @@ export function SidesView({
         />
       </div>
       <div className="my-3 flex flex-wrap items-center gap-3">
-        <OutputButton id="driven-sides" plan={plan} />
+        <OutputButton id="driven-sides" />
         <Button onClick={() => void sensor.read().then(setRead)}>Read the {sensor.name.toLowerCase()}</Button>
         {nearest && read !== undefined && (
           <p role="status">

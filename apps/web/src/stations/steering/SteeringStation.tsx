@@ -71,7 +71,7 @@ export function SteeringStation() {
   return (
     <SteeringMotionContext value={motion}>
       <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
-        <TabBar tabs={tabs}>{shown === 'charts' && <OutputButton id="steering-sweep" plan={plan} />}</TabBar>
+        <TabBar tabs={tabs}>{shown === 'charts' && <OutputButton id="steering-sweep" />}</TabBar>
         <Tabs.Content value={shown} className="flex min-h-80 flex-1 flex-col" tabIndex={-1}>
           <Shown plan={plan} known={known} id={shown} wall={readings?.wall} corners={corners} />
         </Tabs.Content>

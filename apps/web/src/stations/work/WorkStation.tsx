@@ -30,7 +30,7 @@ export function WorkStation() {
   return (
     <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
       <TabBar tabs={TABS}>
-        <OutputButton id="traveller" plan={plan} />
+        <OutputButton id="traveller" />
       </TabBar>
       <Tabs.Content value={shown} className="flex min-h-80 flex-1 max-[900px]:flex-col" tabIndex={-1}>
         {!hand ? (

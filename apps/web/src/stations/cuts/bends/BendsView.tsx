@@ -82,7 +82,7 @@ export function BendsView({ plan }: { readonly plan: Plan }) {
           <b>
             <span className="figure">{pairMark(chosen.mark)}</span> {pairName(chosen.name)}
           </b>
-          <OutputButton id="bend-tables" plan={plan} />
+          <OutputButton id="bend-tables" />
         </h2>
         <BendRows schedule={chosen} made={made} lit={bend} onChoose={setNumber} />
         <BenderPicture schedule={chosen} made={made} number={bend} />

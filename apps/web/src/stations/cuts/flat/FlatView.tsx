@@ -63,8 +63,8 @@ export function FlatView({ plan }: { readonly plan: Plan }) {
         aria-label="Flat parts"
       >
         <div className="flex min-h-11 flex-wrap items-center gap-3 border-b border-rule px-4 py-1">
-          <OutputButton id="flat-parts" plan={plan} />
-          <OutputButton id="flat-parts-dxf" plan={plan} />
+          <OutputButton id="flat-parts" />
+          <OutputButton id="flat-parts-dxf" />
         </div>
         {placed.length > 0 && (
           <table className="w-full border-collapse text-[13.5px]">

@@ -80,7 +80,7 @@ export function HolesView({ plan }: { readonly plan: Plan }) {
             groups={[{ options: HOLE_USES.map((use) => ({ value: use, label: NAMES[use] })) }]}
             onChange={(use) => add(use as Hole['use'])}
           />
-          <OutputButton id="holes" plan={plan} />
+          <OutputButton id="holes" />
         </div>
         {drilled ? (
           <>

@@ -77,7 +77,7 @@ export function StockView({ plan }: { readonly plan: Plan }) {
               Look for the best
             </Button>
           )}
-          <OutputButton id="bars" plan={plan} />
+          <OutputButton id="bars" />
           {!proving && <span className="caption ml-auto">Bars that are marked cut stay as they are.</span>}
         </div>
         {nested.map((each) => (

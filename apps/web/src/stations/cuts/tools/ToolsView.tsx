@@ -72,7 +72,7 @@ export function ToolsView({ plan }: { readonly plan: Plan }) {
               settle();
             }}
           />
-          <OutputButton id="tool-settings" plan={plan} />
+          <OutputButton id="tool-settings" />
         </div>
         <table className="w-full border-collapse text-[13.5px]">
           <caption className="sr-only">What is set on which tool</caption>

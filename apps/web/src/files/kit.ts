@@ -14,7 +14,8 @@ import otherCyrillic700 from '@fontsource/noto-sans/files/noto-sans-cyrillic-700
 import otherCyrillicExt700 from '@fontsource/noto-sans/files/noto-sans-cyrillic-ext-700-normal.woff?url';
 import otherGreek700 from '@fontsource/noto-sans/files/noto-sans-greek-700-normal.woff?url';
 import otherVietnamese700 from '@fontsource/noto-sans/files/noto-sans-vietnamese-700-normal.woff?url';
-import type { PaperFonts } from '@larchwood/outputs';
+import modeller from 'replicad-opencascadejs/wasm?url';
+import type { Kit, PaperFonts } from '@larchwood/outputs';
 
 /** Addresses of the faces, in the order in which the outputs name them. */
 const URLS = {
@@ -40,16 +41,20 @@ const URLS = {
   ],
 };
 
-/** The faces that paper is set in, as the application ships them. */
-export async function paperFonts(): Promise<PaperFonts> {
-  const bytes = (urls: readonly string[]) =>
-    Promise.all(
-      urls.map(async (url) => {
-        const answer = await fetch(url);
-        if (!answer.ok) throw new Error('the letters of the paper could not be loaded');
-        return new Uint8Array(await answer.arrayBuffer());
-      }),
-    );
-  const [regular, bold] = await Promise.all([bytes(URLS.regular), bytes(URLS.bold)]);
+/** @throws Error naming what could not be loaded */
+async function bytesOf(url: string, what: string): Promise<Uint8Array> {
+  const answer = await fetch(url);
+  if (!answer.ok) throw new Error(`${what} could not be loaded`);
+  return new Uint8Array(await answer.arrayBuffer());
+}
+
+/** The faces that paper is set in. */
+async function fonts(): Promise<PaperFonts> {
+  const faces = (urls: readonly string[]) =>
+    Promise.all(urls.map((url) => bytesOf(url, 'the letters of the paper')));
+  const [regular, bold] = await Promise.all([faces(URLS.regular), faces(URLS.bold)]);
   return { regular, bold };
 }
+
+/** What outputs fetch when they need it, as the application ships it. */
+export const KIT: Kit = { fonts, modeller: () => bytesOf(modeller, 'the solid modeller') };
