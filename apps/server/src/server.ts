@@ -14,7 +14,7 @@ import { prepare } from './database/prepare.js';
 import { DatabaseTrouble, EXIT } from './database/trouble.js';
 import type { Certificate } from './door/certificate.js';
 import { DoorService } from './door/door.service.js';
-import { safeHeaders } from './door/headers.js';
+import { modellerHeaders, safeHeaders } from './door/headers.js';
 import { addressesOf, ownCallsOnly, type Place } from './door/places.js';
 import { ProblemFilter } from './problem.filter.js';
 import { HERE } from './settings.js';
@@ -111,7 +111,10 @@ const CLOSING = new Set([0x5d, 0x7d]);
 function serveWeb(app: NestExpressApplication, folder: string): void {
   app.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    express.static(join(folder, 'assets'), {
+      ...{ immutable: true, maxAge: '1y', fallthrough: false },
+      setHeaders: modellerHeaders,
+    }),
   );
   app.use(express.static(folder, { index: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {

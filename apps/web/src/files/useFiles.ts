@@ -10,7 +10,9 @@ import { useEditor } from '../editor/editor';
 import { useEdition, useRevisionText } from '../editor/revision';
 import { useShop } from '../shop/useShop';
 import { download } from './download';
-import type { Build, FileMaker } from './files.worker';
+import type { FileMaker } from './files.worker';
+import type { SolidMaker } from './solids.worker';
+import type { Build } from './wanted';
 
 /** The open build as outputs take it, to look at sheets before they are printed. */
 export function useSource(plan: Plan, details: FixtureDetails): Source {
@@ -63,9 +65,10 @@ export function useFiles(): {
     if (!plan) return;
     if (sheets > MANY && !(await agreed(output, sheets))) return;
     setBusy(output.id);
-    const making = madeApart<string | Uint8Array>((maker) =>
-      maker.make({ ...state, output: output.id, options }),
-    );
+    const wanted = { ...state, output: output.id, options };
+    const making = output.slow
+      ? madeApart<SolidMaker, string | Uint8Array>(solidsWorker(), (maker) => maker.make(wanted))
+      : madeApart<FileMaker, string | Uint8Array>(filesWorker(), (maker) => maker.make(wanted));
     const told = setTimeout(
       () =>
         toast(`Making: ${output.title}…`, {
@@ -88,7 +91,7 @@ export function useFiles(): {
     }
   };
   const pack = async (outputs: readonly Output[]) => {
-    const making = madeApart((maker) =>
+    const making = madeApart<FileMaker, Uint8Array>(filesWorker(), (maker) =>
       maker.pack(
         state,
         outputs.map(({ id }) => id),
@@ -123,16 +126,21 @@ const agreed = (output: Output, sheets: number): Promise<boolean> =>
     });
   });
 
+const filesWorker = () => new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
+const solidsWorker = () => new Worker(new URL('./solids.worker.ts', import.meta.url), { type: 'module' });
+
 /** Something on its way in a worker of its own; called off, nothing comes of it. */
-function madeApart<T>(work: (maker: Remote<FileMaker>) => Promise<T>): {
+function madeApart<M, T>(
+  worker: Worker,
+  work: (maker: Remote<M>) => Promise<T>,
+): {
   readonly file: Promise<T | undefined>;
   readonly cancel: () => void;
 } {
-  const worker = new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
   let cancel: () => void = () => undefined;
   const cancelled = new Promise<undefined>((done) => {
     cancel = () => done(undefined);
   });
-  const file = Promise.race([work(wrap<FileMaker>(worker)), cancelled]).finally(() => worker.terminate());
+  const file = Promise.race([work(wrap<M>(worker)), cancelled]).finally(() => worker.terminate());
   return { file, cancel };
 }

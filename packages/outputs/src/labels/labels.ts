@@ -26,11 +26,17 @@ const LABELS: Readonly<Record<'A4' | 'Letter', LabelSheet>> = {
 /** White round what is printed, where the sheet or the knife may be off, mm. */
 const MARGIN = 3.5;
 const LINE = 1.22;
+/** A blank that is longer by less is as long, mm. */
+const SAME = 0.05;
+/** Size of the length's figures, mm. */
+const FIGURES = 4;
 
 /** What one label says. */
 export interface LabelWords {
   readonly mark: string;
   readonly name: string;
+  /** What a rule reads on it, in large figures. */
+  readonly length: string;
   readonly lines: readonly string[];
   /** What its code says. */
   readonly code: string;
@@ -50,26 +56,28 @@ export function labelWords({ document, plan, edition, address }: Source): readon
       const material = findMaterial(member.material)?.name ?? member.material;
       return {
         ...{ mark: cut.mark, name: cut.name, code: code(cut.mark) },
+        length: formatLength(cut.overall, units),
         lines: [
-          `${formatLength(cut.overall, units)} longest, blank ${formatLength(cut.blank, units)}`,
-          `${sectionText(section, units)}, ${material}`,
-          orientation(cut),
+          ...(cut.blank - cut.overall > SAME ? [`blank ${formatLength(cut.blank, units)}`] : []),
+          sectionText(section, units),
+          material,
+          ...orientation(cut),
         ],
       };
     }),
     ...plan.frame.plates.map(({ mark, name, plate }): LabelWords => ({
       ...{ mark, name, code: code(mark) },
-      lines: [
-        `plate ${formatLength(plate.thickness, units)}`,
-        findMaterial(plate.material)?.name ?? plate.material,
-      ],
+      length: `${formatLength(plate.thickness, units)} thick`,
+      lines: [findMaterial(plate.material)?.name ?? plate.material],
     })),
   ];
 }
 
 /** Which end goes where. */
-const orientation = ({ ends: [first, second] }: PieceCut): string =>
-  `1st end: ${jointName(first)} → 2nd end: ${jointName(second)}`;
+const orientation = ({ ends: [first, second] }: PieceCut): readonly string[] => [
+  `first end: ${jointName(first)}`,
+  `second end: ${jointName(second)}`,
+];
 
 /** Labels of all pieces on sheets of labels. A3 and Tabloid take those of A4 and Letter. */
 export function labelSheets(source: Source): Drawing[] {
@@ -92,11 +100,7 @@ export function labelSheets(source: Source): Drawing[] {
 }
 
 /** The mark large, its words under it, and its code at the right. */
-function labelMarks(
-  words: LabelWords,
-  { width, height }: LabelSheet,
-  { document, revision }: Source,
-): Mark[] {
+function labelMarks(words: LabelWords, { width, height }: LabelSheet, { document, edition }: Source): Mark[] {
   // Of a low label the code takes the whole height: its own border is white enough.
   const code = Math.min(height - 2, 28);
   const room = width - MARGIN - code - 1;
@@ -105,6 +109,7 @@ function labelMarks(
   const marks: Mark[] = [
     ...qrMarks(words.code, [width - code - 1, (height - code) / 2], code),
     label([MARGIN, y], large, words.mark, { bold: true }),
+    label([MARGIN + room - 1, y], FIGURES, words.length, { bold: true, anchor: 'end' }),
   ];
   const lines = [
     ...wrapped(words.name, room, LEAST_SIZE, true)
@@ -113,7 +118,8 @@ function labelMarks(
     ...words.lines.flatMap((text) =>
       wrapped(text, room, LEAST_SIZE).map((line) => ({ text: line, bold: false })),
     ),
-    { text: `${document.name}, ${revision}`, bold: false },
+    { text: document.name, bold: false },
+    { text: [edition.mark, edition.date].join(' '), bold: false },
   ];
   for (const { text, bold } of lines) {
     y += LEAST_SIZE * LINE;

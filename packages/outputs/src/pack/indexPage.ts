@@ -27,7 +27,7 @@ export function indexPage(source: Source, files: readonly Listed[], leftOut: rea
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width">
 <title>${name}: pack</title>
-<style>${STYLE}</style>
+<style>${STYLE}${pageFooter(`${document.name}, ${revision}`)}</style>
 </head>
 <body>
 <header>
@@ -62,6 +62,14 @@ ${cautions(files)}
 `;
 }
 
+/** At the foot of each printed page: which build and which state of it, and which page. */
+const pageFooter = (text: string): string =>
+  `@page { @bottom-left { content: ${cssText(text)}; font: 8pt sans-serif; color: #55625a; } @bottom-right { content: counter(page) ' of ' counter(pages); font: 8pt sans-serif; color: #55625a; } }\n`;
+
+/** Text as a string of a style sheet that no text can end. */
+const cssText = (text: string): string =>
+  `'${text.replace(/[^\p{L}\p{N} .,:-]/gu, (letter) => `\\${letter.codePointAt(0)!.toString(16)} `)}'`;
+
 const picture = (plan: Plan): string =>
   plan.frame.pieces.length === 0 ? '' : `<figure>\n${framePicture(plan, 'side')}\n</figure>`;
 
@@ -84,11 +92,7 @@ function fileTable(title: string, files: readonly Listed[]): string {
     ...titles.map((of) => {
       const each = files.filter(({ title: own, mark }) => own === of && mark !== undefined);
       const size = each.reduce((sum, file) => sum + file.size, 0);
-      return [
-        each.map((file) => link(file, file.mark!)).join('&ensp;'),
-        escaped(of.replace(/ of one piece$/, ' of each piece')),
-        sizeText(size),
-      ];
+      return [each.map((file) => link(file, file.mark!)).join('&ensp;'), escaped(of), sizeText(size)];
     }),
   ];
   return `<h3>${title}</h3>\n${table(['File', 'What it is', 'Size'], rows, 'files')}`;

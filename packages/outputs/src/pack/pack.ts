@@ -86,7 +86,8 @@ export async function* packOf(
   };
   for (const [index, { output, options, ...rest }] of wanted.entries()) {
     const mark = markOf(source, options);
-    const title = mark === undefined ? output.title : `${output.title}: ${mark}`;
+    const named = output.listed ?? output.title;
+    const title = mark === undefined ? named : `${named}: ${mark}`;
     onMaking?.({ step: index + 1, of, title });
     let content: string | Uint8Array;
     try {
@@ -99,7 +100,7 @@ export async function* packOf(
     yield list(
       { file, content },
       {
-        ...{ title: output.title, group: output.group },
+        ...{ title: named, group: output.group },
         ...(mark === undefined ? {} : { mark }),
         ...(output.caution ? { caution: output.caution } : {}),
       },

@@ -2,6 +2,7 @@ import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
 import { drawingToDxf } from '../dxf.js';
 import { flatParts, outlinesInARow, outlineSheets } from '../plates/outlines.js';
 import { barsCsv } from '../cuts/barsCsv.js';
+import { holesCsv } from '../cuts/holesCsv.js';
 import { holeSheets } from '../cuts/holeSheets.js';
 import { toolSheets } from '../cuts/toolSheets.js';
 import { noTubes, paper, type Output, type Source } from './output.js';
@@ -54,6 +55,18 @@ export const holes = paper({
     plan.holes.length > 0 ? undefined : 'Nothing is drilled yet: put a hole in at the Cuts station.',
   pages: holeSheets,
 });
+
+export const holesText: Output = {
+  id: 'holes-csv',
+  title: 'Holes, CSV',
+  group: 'cuts',
+  formOf: holes.id,
+  mediaType: 'text/csv',
+  suffix: 'csv',
+  name: () => 'holes',
+  refuse: holes.refuse,
+  make: holesCsv,
+};
 
 /** What is set on which tool. */
 export const toolSettings = paper({

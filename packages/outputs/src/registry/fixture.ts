@@ -70,6 +70,7 @@ function fullSize({ what, whole: drawn, onRoll: rolled, ...given }: FullSize): r
     ...given,
     id: `${given.id}-${suffix}`,
     title,
+    listed: `${given.title}, ${title}`,
     group: 'fixture',
     formOf: given.id,
     mediaType,

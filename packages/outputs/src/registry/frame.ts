@@ -1,4 +1,5 @@
 import { cutListCsv } from '../lists/cutList.js';
+import { massesCsv } from '../lists/massesCsv.js';
 import { labelSheets } from '../labels/labels.js';
 import { noTubes, paper, type Kit, type Output, type Source } from './output.js';
 
@@ -11,6 +12,17 @@ export const cutList: Output = {
   name: () => 'cut-list',
   refuse: noTubes,
   make: ({ document, plan }) => cutListCsv(plan, document.units),
+};
+
+export const masses: Output = {
+  id: 'masses-csv',
+  title: 'Masses, CSV',
+  group: 'frame',
+  mediaType: 'text/csv',
+  suffix: 'csv',
+  name: () => 'masses',
+  refuse: noTubes,
+  make: massesCsv,
 };
 
 /** To stick on pieces: each with a code that opens it. */
@@ -65,6 +77,7 @@ export const frameSolids: Output = {
 export const pieceSolids: Output = {
   id: 'piece-step',
   title: 'STEP of one piece',
+  listed: 'Each piece as a solid, STEP',
   group: 'frame',
   ofPiece: true,
   slow: true,

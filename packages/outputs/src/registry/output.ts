@@ -50,6 +50,8 @@ export interface Output {
   readonly id: string;
   /** As its button says it. */
   readonly title: string;
+  /** As a list says it, apart from the paper that it is another form of; its title where there is none. */
+  readonly listed?: string;
   /** Beside what it is offered. */
   readonly group: 'steering' | 'patterns' | 'frame' | 'cuts' | 'fixture' | 'work';
   /** Id of the paper that this is another form of. */

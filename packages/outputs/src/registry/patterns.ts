@@ -1,6 +1,7 @@
 import type { PieceCut } from '@larchwood/core';
 import { pieceDrawing } from '../patterns/pieceDrawing.js';
 import { patternSheets } from '../patterns/sheets.js';
+import { drawingToDxf } from '../dxf.js';
 import { drawingToSvg } from '../svg.js';
 import { noTubes, paper, type Named, type Output, type OutputOptions } from './output.js';
 
@@ -38,6 +39,7 @@ export const patterns = paper({
 export const piecePattern: Output = {
   id: 'piece-svg',
   title: 'SVG of one piece',
+  listed: 'Pattern of each piece, SVG',
   group: 'patterns',
   formOf: patterns.id,
   ofPiece: true,
@@ -58,5 +60,26 @@ export const piecePattern: Output = {
       }),
       `${document.name}: ${cut.mark} ${cut.name}`,
     );
+  },
+};
+
+/** One piece's ends unrolled, as large as the outside of the tube: for who cuts tube by its outline. */
+export const pieceUnrolled: Output = {
+  id: 'piece-dxf',
+  title: 'DXF of one piece, unrolled',
+  listed: 'Ends of each piece unrolled, DXF in mm',
+  group: 'patterns',
+  formOf: patterns.id,
+  ofPiece: true,
+  mediaType: 'image/vnd.dxf',
+  suffix: 'dxf',
+  name,
+  refuse: noTubes,
+  packed: ({ plan }) => plan.cuts.map(({ piece }) => ({ piece })),
+  make: (source, options) => {
+    const cut = pieceOf(source, options);
+    if (!cut) throw new RangeError('Choose one piece.');
+    const display = source.document.units;
+    return drawingToDxf(pieceDrawing(cut, { paperThickness: 0, display, square: true }));
   },
 };

@@ -1,9 +1,18 @@
 import { fileStem } from '@larchwood/format';
-import { bars, bendTables, bendTablesText, flatDxf, flatSheets, holes, toolSettings } from './cuts.js';
+import {
+  bars,
+  bendTables,
+  bendTablesText,
+  flatDxf,
+  flatSheets,
+  holes,
+  holesText,
+  toolSettings,
+} from './cuts.js';
 import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './fixture.js';
-import { cutList, frameInSpace, frameMesh, frameSolids, pieceLabels, pieceSolids } from './frame.js';
+import { cutList, frameInSpace, frameMesh, frameSolids, masses, pieceLabels, pieceSolids } from './frame.js';
 import type { Named, Output, OutputOptions, Paper } from './output.js';
-import { patterns, piecePattern } from './patterns.js';
+import { patterns, piecePattern, pieceUnrolled } from './patterns.js';
 import { measuringList, readings, traveller } from './work.js';
 import { sideSpeeds, steeringPlates, steeringPlatesDxf, steeringSweep } from './steering.js';
 
@@ -11,11 +20,14 @@ import { sideSpeeds, steeringPlates, steeringPlatesDxf, steeringSweep } from './
 export const OUTPUTS: readonly Output[] = [
   patterns,
   piecePattern,
+  pieceUnrolled,
   cutList,
+  masses,
   bendTables,
   bendTablesText,
   bars,
   holes,
+  holesText,
   toolSettings,
   flatSheets,
   flatDxf,

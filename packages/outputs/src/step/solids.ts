@@ -62,17 +62,16 @@ export function pieceSolid(
   bores: readonly Bore[],
   around: Surroundings,
 ): PieceSolid {
-  try {
-    for (const way of WAYS) {
+  for (const way of WAYS) {
+    try {
       const whole = exactPiece(piece, cut, around, way);
-      if (whole && isCutAsMeant(piece, cut, whole, around)) {
-        const drills = bores.flatMap((bore) => drillsOf(piece, cut, bore));
-        return { shape: without(whole, drills) };
-      }
+      if (!whole || !isCutAsMeant(piece, cut, whole, around)) continue;
+      const drills = bores.flatMap((bore) => drillsOf(piece, cut, bore));
+      return { shape: without(whole, drills) };
+    } catch (error) {
+      if (error instanceof NotExact) return { shape: facetted(piece, cut, bores), facets: error.message };
+      // The modeller gave up on it this way.
     }
-  } catch (error) {
-    if (!(error instanceof NotExact)) throw error;
-    return { shape: facetted(piece, cut, bores), facets: error.message };
   }
   return { shape: facetted(piece, cut, bores), facets: 'its surfaces do not meet as they should' };
 }

@@ -118,7 +118,16 @@ function Progress({ packing: { making, cancel } }: { readonly packing: Packing }
   const of = making?.of ?? 1;
   return (
     <div className="flex flex-col gap-2">
-      <progress className="h-2 w-full accent-spruce" value={step} max={of} aria-label="How far the pack is" />
+      <div
+        role="progressbar"
+        aria-label="How far the pack is"
+        aria-valuemin={0}
+        aria-valuenow={step}
+        aria-valuemax={of}
+        className="h-2 border border-ink bg-sheet"
+      >
+        <div className="h-full bg-spruce" style={{ width: `${(100 * step) / of}%` }} />
+      </div>
       <p className="flex items-baseline justify-between gap-3 text-[13.5px]" aria-live="polite">
         <span className="min-w-0">{making?.title ?? 'Beginning…'}</span>
         <span className="figure shrink-0 text-quiet">
@@ -148,9 +157,8 @@ function OutputRow({
   readonly busy: boolean;
   readonly make: () => void;
 }) {
-  const { title, ofPiece } = output;
+  const { title, listed: name = title, ofPiece } = output;
   const why = output.refuse(source);
-  const name = ofPiece ? title.replace(/ of one piece$/, ' of each piece') : title;
   if (why !== undefined)
     return (
       <li className="flex min-h-9 items-center gap-3 py-0.5 text-quiet">
@@ -171,7 +179,7 @@ function OutputRow({
           {count} {count === 1 ? 'file' : 'files'}
         </span>
       ) : (
-        <Button look="quiet" disabled={busy} onClick={make} aria-label={`Download ${title}`}>
+        <Button look="quiet" disabled={busy} onClick={make} aria-label={`Download ${name}`}>
           <Download size={15} aria-hidden />
         </Button>
       )}
