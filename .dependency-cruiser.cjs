@@ -20,6 +20,7 @@ const FLOORS = [
   ['log'],
   ['plan'],
   ['start'],
+  ['imports'],
 ];
 const core = (folders) => `^packages/core/src/(${folders.join('|')})/`;
 const floorRules = FLOORS.slice(0, -1).map((folders, floor) => ({

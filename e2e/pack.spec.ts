@@ -1,6 +1,7 @@
 import { strFromU8, unzipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
-import { contentOf, exported, expectAccessible, newBrief, saved, station } from './helpers.js';
+import { arcEntity, dxfText, lineEntity, polylineEntity } from '../testing/dxfText.js';
+import { choose, contentOf, exported, expectAccessible, newBrief, saved, station, tab } from './helpers.js';
 
 const files = (page: Page) => page.getByRole('group', { name: 'What goes into the pack' });
 const make = (page: Page) => page.getByRole('button', { name: 'Make the pack' });
@@ -70,4 +71,83 @@ test('a label’s code opens its piece', async ({ page }) => {
   await page.goto(`/builds/${id}/joints?piece=99`);
   // A mark that no piece has any more opens the station as ever.
   await expect(page.getByRole('cell', { name: 'Seatstay, left' })).toBeVisible();
+});
+
+test('a drawing becomes a frame, and one undo takes it back; what is no drawing is refused', async ({
+  page,
+}) => {
+  await newBrief(page, 'Drawn kart', { kind: 'Kart', set: 'Ladder', units: 'Inches, fractions' });
+  await station(page, 'Pack');
+  await tab(page, 'Bring in');
+  const bring = (name: string, content: string) =>
+    page
+      .getByLabel('File to bring in')
+      .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(content) });
+  await bring('torn.dxf', '0\nSECTION\n2\nENTITIES\n0\nLINE\n');
+  await expect(page.getByRole('alert')).toContainText('torn.dxf: This drawing ends in the middle');
+  await bring('../../etc/passwd.exe', 'x');
+  await expect(page.getByRole('alert')).toContainText('can be brought in');
+  await bring('huge.dxf', 'x'.repeat(5_100_000));
+  await expect(page.getByRole('alert')).toContainText('5.1 MB');
+  // A floor drawn from above, in inches, with a rounded rail.
+  const floor = dxfText(
+    [
+      polylineEntity('rail', [
+        [0, 10],
+        [40, 10, -Math.tan(Math.PI / 16)],
+        [47.0711, 7.0711],
+        [62.0711, -7.9289],
+      ]),
+      lineEntity('cross', [5, 10], [5, -10]),
+      lineEntity('cross', [30, 10], [30, -10]),
+      arcEntity('cross', [0, 0], 0, 0, 90),
+    ],
+    1,
+  );
+  await bring('floor.dxf', floor);
+  await expect(page.getByText('3 tubes')).toBeVisible();
+  await expect(page.getByText('with 1 bend,')).toBeVisible();
+  await expect(page.getByText('It is an arc of no radius.')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Drawn in' })).toContainText('inches');
+  for (const layer of ['rail', 'cross']) {
+    await choose(page, `Layer ${layer}: plane`, 'Plan');
+    await page.getByLabel(`Layer ${layer}: lies up by`).fill('5 1/2');
+  }
+  await expectAccessible(page, 'Pack, a drawing brought in');
+  await page.getByRole('button', { name: 'Bring them in' }).click();
+  await expect(page).toHaveTitle(/^Tubes – /);
+  await saved(page);
+  const { document } = await exported(page);
+  expect(document.frame.members.map(({ name }) => name)).toEqual(['rail 1', 'cross 1', 'cross 2']);
+  expect(document.frame.members[0]!.bends[0]!.radius).toBeCloseTo(10 * 25.4, -1);
+  expect(document.frame.members[1]!.ends.start.cut).toBe('coped');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  expect((await exported(page)).document.frame.members.length).toBeGreaterThan(8);
+});
+
+test('a table of dimensions in mixed units is held row by row, and undone at once', async ({ page }) => {
+  await newBrief(page, 'Told bicycle', {});
+  await station(page, 'Pack');
+  await tab(page, 'Bring in');
+  await page.getByLabel('File to bring in').setInputFiles({
+    name: 'dims.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'Name,Value,Unit\r\nHead angle,71.5,deg\r\nChainstay length,17 1/2,in\r\nTrail,abc\r\nWidth of the moon,3\r\n',
+    ),
+  });
+  const says = page.getByRole('group', { name: 'What the table says' });
+  await expect(says.getByRole('row', { name: /Chainstay length/ })).toContainText('444.5');
+  await expect(says).toContainText('“abc” is not a length');
+  await expect(says).toContainText('row 5: Width of the moon, 3');
+  await expectAccessible(page, 'Pack, a table brought in');
+  const before = (await exported(page)).document.stance.held;
+  await page.getByRole('button', { name: 'Hold them' }).click();
+  await saved(page);
+  expect((await exported(page)).document.stance.held).toMatchObject({
+    headAngle: 71.5,
+    chainstayLength: 444.5,
+  });
+  await page.getByRole('button', { name: 'Undo' }).click();
+  expect((await exported(page)).document.stance.held).toEqual(before);
 });

@@ -331,3 +331,14 @@ export { balanced, heatOf, neighbours, pauseOf, warmthOf, withMoves } from './wo
 export { quarterName, QUARTERS_FROM, seamName, segmentsOf, type Segment } from './work/weld/segments.js';
 export { seamsOf, type Seam } from './work/weld/seams.js';
 export { clearestView } from './work/view.js';
+export { type NotUnderstood } from './imports/brought.js';
+export { readDimensions, type BroughtDimension, type BroughtDimensions } from './imports/dimensions.js';
+export { readDrawing, type DrawnFile, type Flat, type Stroke } from './imports/dxfEntities.js';
+export {
+  bringCentreLines,
+  likelyPlace,
+  likelyPlan,
+  type BringOptions,
+  type BroughtFrame,
+  type LayerPlan,
+} from './imports/centreLines.js';

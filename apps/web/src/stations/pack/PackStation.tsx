@@ -1,4 +1,5 @@
 import { Download, Package } from 'lucide-react';
+import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { NO_DETAILS, type Plan } from '@larchwood/core';
 import { OUTPUTS, PACK_GROUPS, type Output, type Source } from '@larchwood/outputs';
@@ -8,18 +9,34 @@ import { useFiles, useSource, type Packing } from '../../files/useFiles';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Check } from '../../parts/Check';
+import { TabBar } from '../../parts/TabBar';
+import { useTab } from '../../parts/useTab';
 import { useShop } from '../../shop/useShop';
+import { BringInView } from './BringInView';
 
-/** Everything that can be made of the build, one by one or as one zip with a page that lists it. */
+const TABS = [
+  { id: 'out', tab: 'Files' },
+  { id: 'in', tab: 'Bring in' },
+] as const;
+
+/** Everything that can be made of the build, one by one or as one zip; and what comes in from other programs. */
 export function PackStation() {
   const { plan } = useEditor('plan');
+  const [shown, choose] = useTab(TABS);
   if (!plan)
     return (
       <p className="flex-1 p-8">
         The pack comes as soon as the stance makes a vehicle: see the Stance station.
       </p>
     );
-  return <Pack plan={plan} />;
+  return (
+    <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
+      <TabBar tabs={TABS} />
+      <Tabs.Content value={shown} className="flex min-h-80 flex-1 max-[900px]:flex-col" tabIndex={-1}>
+        {shown === 'in' ? <BringInView /> : <Pack plan={plan} />}
+      </Tabs.Content>
+    </Tabs.Root>
+  );
 }
 
 function Pack({ plan }: { readonly plan: Plan }) {

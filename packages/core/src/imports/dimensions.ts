@@ -1,0 +1,132 @@
+import type { BuildDocument } from '@larchwood/format';
+import Papa from 'papaparse';
+import { failure, success, type Result } from '../result.js';
+import type { Dimension, Kind } from '../stance/dimension.js';
+import { releases } from '../stance/exchange.js';
+import { findKind } from '../stance/kinds/registry.js';
+import { stanceOf } from '../stance/stance.js';
+import { parseAngle } from '../units/angle.js';
+import { parseLength, type LengthDisplay } from '../units/length.js';
+import { without } from '../without.js';
+import { LARGEST_IMPORT, type NotUnderstood } from './brought.js';
+
+/** A dimension that a table gives a value; mm or degrees. */
+export interface BroughtDimension {
+  readonly row: number;
+  readonly dimension: Dimension;
+  readonly value: number;
+  /** What it is now. */
+  readonly was: number | undefined;
+  /** Held one that follows from now on, where there has to be one. */
+  readonly letGo?: string;
+}
+export interface BroughtDimensions {
+  readonly understood: readonly BroughtDimension[];
+  readonly not: readonly NotUnderstood[];
+  /** The build with all that was understood. */
+  readonly document: BuildDocument;
+}
+
+/** More rows than these are no table of dimensions. */
+const MOST_ROWS = 500;
+const HEADS = /^(name|dimension|what)$/i;
+
+/**
+ * Reads a table of dimensions: name, value, and a unit where the value has none; commas, semicolons or tabs between. Each is
+ * held; where one has to be let go for it, the first that lets the vehicle close is, and none that the table itself gives.
+ * @returns what each row comes to; a row that is not understood changes nothing
+ */
+export function readDimensions(text: string, document: BuildDocument): Result<BroughtDimensions> {
+  if (text.length > LARGEST_IMPORT) return failure('This file is too large for a table of dimensions.');
+  const kind = findKind(document.kind);
+  if (!kind) return failure('This kind of vehicle is not known here.');
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  if (data.length === 0) return failure('There is nothing in this file.');
+  if (data.length > MOST_ROWS) return failure(`More than ${MOST_ROWS} rows: this is no table of dimensions.`);
+  const not: NotUnderstood[] = [];
+  const understood: BroughtDimension[] = [];
+  let next = document;
+  data.forEach((cells, index) => {
+    if (index === 0 && HEADS.test(cells[0]?.trim() ?? '')) return;
+    const row = index + 1;
+    const [name = '', value = '', unit = ''] = cells.map((cell) => cell.trim());
+    const refuse = (why: string) => not.push({ where: `row ${row}: ${shown(cells)}`, why });
+    const dimension = dimensionCalled(kind, name);
+    if (!dimension) return refuse(`No dimension of a ${kind.name.toLowerCase()} is called that.`);
+    if (understood.some((each) => each.dimension.id === dimension.id))
+      return refuse('It stands in the table twice: the first one counts.');
+    const read = valueIn(dimension, value, unit, document.units);
+    if (!read.ok) return refuse(read.message);
+    const given = new Set(understood.map((each) => each.dimension.id));
+    const held = holding(kind, next, dimension, read.value, given);
+    if (!held.ok) return refuse(held.message);
+    const before = stanceOf(document);
+    const { document: after, letGo } = held.value;
+    understood.push({
+      ...{ row, dimension, value: read.value },
+      was: before.ok ? before.stance.values[dimension.id] : undefined,
+      ...(letGo === undefined ? {} : { letGo }),
+    });
+    next = after;
+  });
+  return success({ understood, not, document: next });
+}
+
+const shown = (cells: readonly string[]): string => cells.join(', ').slice(0, 60);
+const plain = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');
+
+/** By its name, its id, or the beginning of its name where no other begins so. */
+function dimensionCalled({ dimensions }: Kind, name: string): Dimension | undefined {
+  const wanted = plain(name);
+  if (wanted === '') return undefined;
+  const whole = dimensions.find((each) => plain(each.name) === wanted || plain(each.id) === wanted);
+  const begun = dimensions.filter((each) => plain(each.name).startsWith(wanted));
+  return whole ?? (begun.length === 1 ? begun[0] : undefined);
+}
+
+/** A value in the unit that stands with it, or beside it; else in the build's own. */
+function valueIn({ quantity }: Dimension, value: string, unit: string, units: LengthDisplay): Result<number> {
+  if (value === '') return failure('It has no value.');
+  const hasUnit = /[^\d\s.,+−/-]/.test(value);
+  const text = hasUnit || unit === '' ? value : `${value} ${unit}`;
+  if (quantity === 'angle') {
+    if (/mm|cm|\bin\b|inch|"|ft/i.test(text)) return failure('It is an angle: degrees are wanted.');
+    return parseAngle(text.replace(/\s*(degrees?|deg\.?|°)$/i, '°'));
+  }
+  if (/°|deg/i.test(text)) return failure('It is a length: millimetres or inches are wanted.');
+  return parseLength(text, units.length);
+}
+
+/** The build with a dimension held; another let go where it followed. */
+function holding(
+  kind: Kind,
+  document: BuildDocument,
+  { id, name }: Dimension,
+  value: number,
+  given: ReadonlySet<string>,
+): Result<{ readonly document: BuildDocument; readonly letGo?: string }> {
+  const { held } = document.stance;
+  const solved = stanceOf(document);
+  if (!solved.ok) return failure('The vehicle has no shape to set out from.');
+  const near = { ...solved.stance.state };
+  const tried = (letGo?: string): BuildDocument | string => {
+    const rest = letGo === undefined ? held : without(held, letGo);
+    const next = { ...document, stance: { held: { ...rest, [id]: value }, near } };
+    const result = stanceOf(next);
+    return result.ok ? next : (result.refusals[0]?.message ?? 'no vehicle comes of it');
+  };
+  if (id in held) {
+    const next = tried();
+    return typeof next === 'string' ? failure(next) : success({ document: next });
+  }
+  if (kind.given.includes(id))
+    return failure(`${name} is given by the wheels or the rider: change it there.`);
+  const offers = releases(kind, solved.stance.state, held, id).filter((each) => !given.has(each.id));
+  let why = 'Nothing may be let go for it.';
+  for (const { id: letGo } of offers) {
+    const next = tried(letGo);
+    if (typeof next !== 'string') return success({ document: next, letGo });
+    why = next;
+  }
+  return failure(why);
+}

@@ -1,0 +1,193 @@
+import * as parsing from 'dxf-parser';
+import type { IArcEntity, IEntity, ILineEntity, ILwpolylineEntity, IPolylineEntity } from 'dxf-parser';
+import { failure, success, type Result } from '../result.js';
+import { INCH } from '../units/length.js';
+import { LARGEST_IMPORT, type NotUnderstood } from './brought.js';
+
+export type Flat = readonly [x: number, y: number];
+
+/** A straight, or an arc by its centre and the way it turns; mm. */
+export interface Stroke {
+  readonly layer: string;
+  readonly from: Flat;
+  readonly to: Flat;
+  readonly arc?: {
+    readonly centre: Flat;
+    readonly radius: number;
+    /** Anticlockwise, radians. */ readonly sweep: number;
+  };
+}
+export interface DrawnFile {
+  readonly strokes: readonly Stroke[];
+  readonly layers: readonly string[];
+  readonly not: readonly NotUnderstood[];
+  /** What a unit of the drawing is, mm; undefined where the file does not say. */
+  readonly unit: number | undefined;
+}
+
+/** The package is its class itself to Node, and has it under its name to a bundler. */
+const Parser = (
+  [parsing.DxfParser, parsing.default] as unknown as readonly (typeof parsing.DxfParser)[]
+).find((each) => typeof each === 'function')!;
+
+/** Units by their code. Source: the DXF reference's header variable $INSUNITS. */
+const UNITS: Readonly<Record<number, number>> = { 1: INCH, 2: 304.8, 4: 1, 5: 10, 6: 1000, 14: 100 };
+const MOST = 3000;
+/** Shorter than this, mm, it is nothing. */
+const LEAST = 0.5;
+/** An arc of a larger radius is a straight that a program has made, mm. */
+const FLATTEST = 100_000;
+
+/**
+ * Lines, arcs and polylines of a drawing, by its layers. What else there is is named by sort and layer.
+ * @param unit what a unit of the drawing is, mm; else as the file says, or 1
+ */
+export function readDrawing(text: string, unit?: number): Result<DrawnFile> {
+  if (text.length > LARGEST_IMPORT)
+    return failure('This drawing is larger than 5 MB: export the centre lines alone.');
+  if (text.includes('\0')) return failure('This is a binary file: save the drawing as text (ASCII) DXF.');
+  const torn = tornAt(text);
+  if (torn !== undefined) return failure(torn);
+  let parsed;
+  try {
+    parsed = new Parser().parseSync(text);
+  } catch {
+    parsed = null;
+  }
+  if (!parsed) return failure('This is no DXF that can be read.');
+  const { entities } = parsed;
+  if (!Array.isArray(entities) || entities.length === 0)
+    return failure('There is nothing drawn in this file.');
+  if (entities.length > MOST)
+    return failure(`More than ${MOST} things are drawn in this file: export the centre lines alone.`);
+  const said = UNITS[Number(parsed.header?.$INSUNITS)];
+  const scale = unit ?? said ?? 1;
+  const not = new Map<string, { count: number; why: string }>();
+  const strokes: Stroke[] = [];
+  for (const entity of entities) {
+    const layer = entity.layer || '0';
+    const refuse = (what: string, why: string) => {
+      const key = `${what} on layer “${layer}”`;
+      not.set(key, { count: (not.get(key)?.count ?? 0) + 1, why });
+    };
+    for (const stroke of strokesOf(entity, layer, scale, refuse)) strokes.push(stroke);
+  }
+  return success({
+    strokes,
+    layers: [...new Set(strokes.map(({ layer }) => layer))],
+    not: [...not].map(([where, { count, why }]) => ({
+      where: count > 1 ? `${count} × ${where}` : where,
+      why,
+    })),
+    unit: said,
+  });
+}
+
+/**
+ * What is wrong with a drawing's build of codes and values: the parser would look for an end that never comes.
+ * Source: the DXF reference, pairs of lines; sections within SECTION and ENDSEC, and EOF.
+ */
+function tornAt(text: string): string | undefined {
+  const lines = text.trimEnd().split(/\r\n|\r|\n/);
+  let inside = false;
+  let polyline = false;
+  for (let line = 0; line < lines.length; line += 2) {
+    const code = lines[line]!.trim();
+    if (!/^-?\d+$/.test(code)) return `This is no DXF that can be read: line ${line + 1} is no code.`;
+    if (code !== '0') continue;
+    const value = lines[line + 1]?.trim();
+    if (value === 'EOF') return inside ? ENDS_EARLY : undefined;
+    if (value === 'SECTION') {
+      if (inside) return ENDS_EARLY;
+      inside = true;
+    } else if (value === 'ENDSEC') {
+      if (!inside || polyline) return ENDS_EARLY;
+      inside = false;
+    } else if (value === 'POLYLINE') polyline = true;
+    else if (value === 'SEQEND') polyline = false;
+  }
+  return ENDS_EARLY;
+}
+const ENDS_EARLY = 'This drawing ends in the middle: fetch or export it again.';
+
+type Refuse = (what: string, why: string) => void;
+
+function strokesOf(entity: IEntity, layer: string, scale: number, refuse: Refuse): readonly Stroke[] {
+  const at = (point: { x: number; y: number } | undefined): Flat => [
+    (point?.x ?? NaN) * scale,
+    (point?.y ?? NaN) * scale,
+  ];
+  const sort = entity.type.toLowerCase();
+  switch (entity.type) {
+    case 'LINE': {
+      const [a, b] = (entity as ILineEntity).vertices;
+      return kept([{ layer, from: at(a), to: at(b) }], sort, refuse);
+    }
+    case 'ARC': {
+      const { center, radius, startAngle, endAngle } = entity as IArcEntity;
+      const centre = at(center);
+      const size = radius * scale;
+      const sweep = (((endAngle - startAngle) % TURN) + TURN) % TURN;
+      const on = (angle: number): Flat => [
+        centre[0] + size * Math.cos(angle),
+        centre[1] + size * Math.sin(angle),
+      ];
+      const stroke = { layer, from: on(startAngle), to: on(endAngle), arc: { centre, radius: size, sweep } };
+      return kept([stroke], sort, refuse);
+    }
+    case 'LWPOLYLINE':
+    case 'POLYLINE': {
+      const { vertices, shape } = entity as ILwpolylineEntity | IPolylineEntity;
+      const corners = (vertices ?? []).map((vertex) => ({
+        at: at(vertex),
+        bulge: (vertex as { bulge?: number }).bulge ?? 0,
+      }));
+      const ring = shape && corners.length > 2 ? [...corners, corners[0]!] : corners;
+      const strokes = ring.slice(1).map(({ at: to }, index): Stroke => {
+        const { at: from, bulge } = ring[index]!;
+        return bulge === 0 ? { layer, from, to } : { layer, from, to, arc: bulged(from, to, bulge) };
+      });
+      if (strokes.length === 0) refuse(sort, 'It has fewer than two corners.');
+      return kept(strokes, sort, refuse);
+    }
+    default:
+      refuse(sort, 'Only lines, arcs and polylines become tubes.');
+      return [];
+  }
+}
+const TURN = 2 * Math.PI;
+
+/** The arc that a polyline's bulge means: the tangent of a quarter of its angle. Source: the DXF reference. */
+function bulged(from: Flat, to: Flat, bulge: number): NonNullable<Stroke['arc']> {
+  const sweep = 4 * Math.atan(bulge);
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const chord = Math.hypot(dx, dy);
+  const radius = chord / 2 / Math.abs(Math.sin(sweep / 2));
+  const off = (chord / 2) * ((1 - bulge ** 2) / (2 * bulge));
+  return {
+    centre: [(from[0] + to[0]) / 2 - (dy / chord) * off, (from[1] + to[1]) / 2 + (dx / chord) * off],
+    radius,
+    sweep,
+  };
+}
+
+/** Strokes that are something; the others are told. */
+const kept = (strokes: readonly Stroke[], sort: string, refuse: Refuse): readonly Stroke[] =>
+  strokes.filter(({ from, to, arc }) => {
+    const finite = [...from, ...to, ...(arc ? [...arc.centre, arc.radius, arc.sweep] : [])].every(
+      Number.isFinite,
+    );
+    const why = !finite
+      ? 'It has numbers that are none.'
+      : arc && !(arc.radius > LEAST)
+        ? 'It is an arc of no radius.'
+        : arc && arc.radius > FLATTEST
+          ? 'Its radius is over 100 m: draw it as a line.'
+          : arc && Math.abs(arc.radius * arc.sweep) < LEAST
+            ? 'It is an arc of no length.'
+            : !arc && Math.hypot(to[0] - from[0], to[1] - from[1]) < LEAST
+              ? 'It is a line of no length.'
+              : undefined;
+    if (why !== undefined) refuse(sort, why);
+    return why === undefined;
+  });

@@ -1,0 +1,262 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { arcEntity, dxfText, lineEntity, polylineEntity } from '../../../../testing/dxfText.js';
+import { FAMILIES, made, planMade } from '../../../../testing/made.js';
+import { readDocument } from '../start/read.js';
+import { pathOf, pointOn } from '../frame/path.js';
+import { stanceOf } from '../stance/stance.js';
+import { bringCentreLines, likelyPlace, likelyPlan, type BringOptions } from './centreLines.js';
+import { chainsOf } from './chains.js';
+import { readDimensions } from './dimensions.js';
+import { readDrawing } from './dxfEntities.js';
+
+const drawn = (text: string, unit?: number) => {
+  const read = readDrawing(text, unit);
+  if (!read.ok) throw new Error(read.message);
+  return read.value;
+};
+
+describe('centre lines of a drawing', () => {
+  it('a bent line drawn as lines and arcs, in any order and either way round, is the same path again', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            turn: fc.double({ min: 12, max: 140, noNaN: true }),
+            left: fc.boolean(),
+            long: fc.integer({ min: 150, max: 500 }),
+          }),
+          { minLength: 1, maxLength: 4 },
+        ),
+        fc.integer({ min: 0, max: 1000 }),
+        fc.boolean(),
+        (bends, seed, flipped) => {
+          // An independent way to draw it: by headings, straight by straight.
+          const entities: ReturnType<typeof lineEntity | typeof arcEntity>[] = [];
+          let [x, y, heading] = [0, 0, 0];
+          const go = (long: number) => {
+            const to = [x + long * Math.cos(heading), y + long * Math.sin(heading)] as const;
+            entities.push(flipped ? lineEntity('tube', to, [x, y]) : lineEntity('tube', [x, y], to));
+            [x, y] = to;
+          };
+          let length = 0;
+          go(200);
+          length += 200;
+          for (const { turn, left, long } of bends) {
+            const sign = left ? 1 : -1;
+            const radius = 60;
+            const centre = [
+              x - sign * radius * Math.sin(heading),
+              y + sign * radius * Math.cos(heading),
+            ] as const;
+            const from = (Math.atan2(y - centre[1], x - centre[0]) * 180) / Math.PI;
+            entities.push(
+              arcEntity('tube', centre, radius, left ? from : from - turn, left ? from + turn : from),
+            );
+            heading += (sign * turn * Math.PI) / 180;
+            const on = ((from + sign * turn) * Math.PI) / 180;
+            [x, y] = [centre[0] + radius * Math.cos(on), centre[1] + radius * Math.sin(on)];
+            length += (radius * turn * Math.PI) / 180 + long;
+            go(long);
+          }
+          const shuffled = entities
+            .map((entity, index) => ({ entity, by: (index * 7919 + seed) % 101 }))
+            .sort((a, b) => a.by - b.by);
+          const chains = chainsOf(drawn(dxfText(shuffled.map(({ entity }) => entity))).strokes);
+          expect(chains).toHaveLength(1);
+          const [chain] = chains;
+          expect(chain!.bends).toHaveLength(bends.length);
+          const flat = [chain!.from, ...chain!.bends.map(({ corner }) => corner), chain!.to].map(
+            ([a, b]) => [a, b, 0] as const,
+          );
+          const path = pathOf(
+            flat,
+            chain!.bends.map(({ radius }) => radius),
+          );
+          expect(path.length).toBeCloseTo(length, 3);
+          const ends = [path.legs[0]!.from, pointOn(path, path.length).at].map(([a, b]) => Math.hypot(a, b));
+          expect(Math.min(...ends)).toBeLessThan(0.01);
+          expect(Math.max(...ends)).toBeCloseTo(Math.hypot(x, y), 2);
+        },
+      ),
+      { numRuns: 60 },
+    ));
+  it('a polyline’s bulge is its arc; its sharp corners are joints; what turns more than one corner can is two bends', () => {
+    // A half circle of radius 50 between two straights, and a sharp corner.
+    const { strokes } = drawn(
+      dxfText([
+        polylineEntity('hoop', [
+          [0, 0],
+          [0, 300, -1],
+          [100, 300],
+          [100, 0],
+          [300, 0],
+        ]),
+      ]),
+    );
+    const chains = chainsOf(strokes);
+    expect(chains.map(({ bends }) => bends.length)).toEqual([2, 0]);
+    expect(chains[0]!.bends.map(({ radius }) => radius)).toEqual([50, 50]);
+    const top = chains[0]!.bends.map(({ corner: [, height] }) => height);
+    expect(Math.max(...top)).toBeCloseTo(350, 6);
+  });
+  it('units are the file’s own, or those that are told; each thing that is no line is named with its layer', () => {
+    const circle = [
+      [0, 'CIRCLE'],
+      [8, 'wheel'],
+      [10, 0],
+      [20, 0],
+      [40, 300],
+    ] as const;
+    const inches = drawn(
+      dxfText(
+        [
+          lineEntity('a', [0, 0], [10, 0]),
+          circle,
+          circle,
+          arcEntity('a', [0, 0], 0, 0, 90),
+          lineEntity('a', [5, 5], [5, 5]),
+        ],
+        1,
+      ),
+    );
+    expect(inches.unit).toBe(25.4);
+    expect(inches.strokes[0]!.to).toEqual([254, 0]);
+    expect(inches.not).toEqual([
+      { where: '2 × circle on layer “wheel”', why: 'Only lines, arcs and polylines become tubes.' },
+      { where: 'arc on layer “a”', why: 'It is an arc of no radius.' },
+      { where: 'line on layer “a”', why: 'It is a line of no length.' },
+    ]);
+    expect(drawn(dxfText([lineEntity('a', [0, 0], [10, 0])]), 10).strokes[0]!.to).toEqual([100, 0]);
+  });
+  it.each([
+    ['nothing', '', 'no DXF'],
+    ['any text', 'hello\nworld\n', /no DXF|nothing drawn/],
+    ['half a drawing', dxfText([lineEntity('a', [0, 0], [10, 0])]).slice(0, 60), 'ends in the middle'],
+    ['a binary file', 'DXF\0\0\0', 'binary'],
+    ['a huge one', 'x'.repeat(5_000_001), '5 MB'],
+    [
+      'too much',
+      dxfText(Array.from({ length: 3001 }, (_, index) => lineEntity('a', [index, 0], [index, 9]))),
+      'More than 3000',
+    ],
+  ])('%s is refused in words', (_, text, word) => {
+    const read = readDrawing(text);
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(read.message).toMatch(word);
+  });
+  it('any damage to a drawing is refused or read, never thrown', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 400 }), fc.string({ maxLength: 6 }), (at, noise) => {
+        const text = dxfText([
+          lineEntity('a', [0, 0], [10, 0]),
+          arcEntity('b', [0, 0], 9, 0, 90),
+          polylineEntity('c', [
+            [0, 0],
+            [9, 9, 1],
+          ]),
+        ]);
+        const read = readDrawing(text.slice(0, at) + noise + text.slice(at));
+        if (read.ok)
+          for (const { from, to } of read.value.strokes)
+            expect([...from, ...to].every(Number.isFinite)).toBe(true);
+      }),
+    ));
+  it.each(FAMILIES)(
+    '%s, %s: becomes tubes that are cut for each other, in place of the frame or beside it',
+    (kind, set) => {
+      const document = made(kind, set);
+      const section = document.frame.sections[0]!.id;
+      const text = dxfText([
+        lineEntity('rails', [0, 0], [1200, 0]),
+        lineEntity('rails', [0, 400], [1200, 400]),
+        lineEntity('posts', [300, 0], [300, 400]),
+        lineEntity('posts', [900, 0], [900, 400]),
+        lineEntity('posts', [300, 0], [900, 400]),
+        lineEntity('not this', [0, 0], [9, 9]),
+      ]);
+      const { strokes } = drawn(text);
+      const plan = { ...likelyPlan('rails', section), off: 200, both: true };
+      const options: BringOptions = {
+        layers: { rails: plan, posts: plan },
+        at: likelyPlace(strokes, false, { rear: 100, low: 250 }),
+        facesLeft: false,
+        instead: true,
+      };
+      const brought = bringCentreLines(document, strokes, options);
+      if (!brought.ok) throw new Error(brought.message);
+      const read = readDocument(JSON.parse(JSON.stringify(brought.value.document)));
+      if (!read.ok) throw new Error(JSON.stringify(read.faults));
+      const result = planMade(read.document);
+      expect(brought.value.tubes).toHaveLength(5);
+      expect(result.frame.pieces).toHaveLength(10);
+      const post = result.cuts.find(({ name }) => name.startsWith('posts 2'))!;
+      expect(post.ends.map(({ cut }) => cut)).toEqual(['coped', 'coped']);
+      expect(post.ends.every(({ edge, impossible }) => !impossible && edge.missed === 0)).toBe(true);
+      expect(result.frame.pieces[0]!.start).toEqual([100, 200, 250]);
+      const beside = bringCentreLines(document, strokes, { ...options, instead: false });
+      expect(beside.ok && beside.value.document.frame.members.length).toBe(document.frame.members.length + 5);
+      const left = bringCentreLines(document, strokes, { ...options, facesLeft: true, at: [1300, 250] });
+      expect(left.ok && planMade(left.value.document).frame.pieces[0]!.start[0]).toBe(1300);
+    },
+  );
+});
+
+describe('a table of dimensions', () => {
+  const touring = made('bicycle', 'touring');
+  const read = (text: string, document = touring) => {
+    const result = readDimensions(text, document);
+    if (!result.ok) throw new Error(result.message);
+    return result.value;
+  };
+  it('mixed units, any case, commas or semicolons: each is held, and the vehicle closes on them all', () => {
+    const { understood, not, document } = read(
+      'Name;Value;Unit\nhead ANGLE;71.5;deg\nChainstay length;17 1/2;in\nBB drop;7;cm\nTrail;62;mm\n',
+    );
+    expect(not).toEqual([]);
+    const solved = stanceOf(document);
+    if (!solved.ok) throw new Error('no stance');
+    const { values, held } = solved.stance;
+    expect(values.headAngle).toBeCloseTo(71.5, 6);
+    expect(values.chainstayLength).toBeCloseTo(444.5, 6);
+    expect(values.bottomBracketDrop).toBeCloseTo(70, 6);
+    expect(values.trail).toBeCloseTo(62, 6);
+    expect(held).toHaveProperty('trail');
+    // What had to give way is said, and is none of the table's own.
+    const trail = understood.find(({ dimension }) => dimension.id === 'trail')!;
+    expect(trail.letGo).toBeDefined();
+    expect(['headAngle', 'chainstayLength', 'bottomBracketDrop']).not.toContain(trail.letGo);
+  });
+  it('a row that is not understood changes nothing and says why', () => {
+    const { understood, not, document } = read(
+      'head angle,72 mm\nbottom,3\nchainstay length,forty\nbb drop,\ntrail,9000\nhead angle,71\nhead angle,70',
+    );
+    expect(understood.map(({ dimension }) => dimension.id)).toEqual(['headAngle']);
+    expect(document.stance.held.headAngle).toBe(71);
+    expect(not.map(({ where }) => /row (\d)/.exec(where)![1])).toEqual(['1', '2', '3', '4', '5', '7']);
+    expect(not[0]!.why).toMatch(/angle/);
+    expect(not[1]!.why).toMatch(/called that/);
+    expect(not[5]!.why).toMatch(/twice/);
+  });
+  it('nothing, and far too much, are refused', () => {
+    expect(readDimensions('', touring)).toMatchObject({ ok: false });
+    expect(readDimensions('a,1\n'.repeat(600), touring)).toMatchObject({ ok: false });
+  });
+  it('any text is read or refused, never thrown, and leaves a vehicle', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(
+            fc.constantFrom('Trail', 'Head angle', 'wheelbase', 'x'),
+            fc.oneof(fc.double().map(String), fc.string({ maxLength: 6 })),
+          ),
+          { maxLength: 4 },
+        ),
+        (rows) => {
+          const result = readDimensions(rows.map((row) => row.join(',')).join('\n'), touring);
+          if (result.ok) expect(stanceOf(result.value.document).ok).toBe(true);
+        },
+      ),
+      { numRuns: 40 },
+    ));
+});
