@@ -6,6 +6,7 @@ import { windowsAtOnce } from './load.js';
 import { linkages } from './steering.js';
 import { checks } from './checks.js';
 import { orders } from './work.js';
+import { packs } from './pack.js';
 
 /**
  * Speed, measured on the compiled packages, as the application runs them. A benchmark only: nothing passes or fails here.
@@ -20,5 +21,6 @@ if (only === undefined || only === 'frame') {
   largestFrame();
   await copeAgainstMesh();
 }
+if (only === undefined || only === 'pack') await packs();
 if (only === undefined || only === 'browser') await applicationInChromium();
 if (only === undefined || only === 'load') await windowsAtOnce();

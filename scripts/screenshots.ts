@@ -32,7 +32,6 @@ const VIEWS: readonly View[] = [
   { file: 'frame-buggy', build: 'Alder Wood buggy', path: '/tubes?show=space', press: /Main hoop/ },
   { file: 'joints', build: 'Ferry Road tourer', path: '/joints', press: /Down tube/ },
   { file: 'bends-night', build: 'Paddock kart', path: '/cuts', theme: 'night' },
-  { file: 'tools', build: 'Ferry Road tourer', path: '/cuts?show=tools', press: /start, to 2/ },
   {
     file: 'stock',
     build: 'Alder Wood buggy',
@@ -46,6 +45,7 @@ const VIEWS: readonly View[] = [
   { file: 'bench', build: 'Orchard ladder', path: '/bench', wait: 2500 },
   { file: 'checks', build: 'Ferry Road tourer', path: '/checks?show=built&at=cap', wait: 2500 },
   { file: 'log', build: 'Ferry Road tourer', path: '/log', wait: 2500 },
+  { file: 'pack', build: 'Alder Wood buggy', path: '/pack' },
   { file: 'fixture-study', build: 'Market delta', path: '/fixture?show=study', wait: 2500 },
 ];
 

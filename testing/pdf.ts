@@ -1,5 +1,5 @@
 import { drawingsToPdf, type Drawing } from '@larchwood/outputs';
-import { KIT } from '../apps/headless/src/kit.js';
+import { KIT } from './kit.js';
 import { measurePdf, type MeasuredPage } from './measurePdf.js';
 
 const fonts = KIT.fonts();

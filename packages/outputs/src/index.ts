@@ -1,8 +1,8 @@
 /** Files and paper made from a plan. */
 export { fileIn, fileNameOf, isPaper, outputOf, OUTPUTS } from './registry/registry.js';
 export { logCsv } from './lists/logCsv.js';
-export { packOf, type LeftOut, type Making, type PackedFile, type PackOptions } from './pack/pack.js';
-export { PACK_GROUPS } from './pack/groups.js';
+export { packOf, type Making, type PackedFile, type PackOptions } from './pack/pack.js';
+export { PACK_GROUPS, type LeftOut } from './pack/groups.js';
 export { zipOf } from './pack/zip.js';
 export type { Edition, Kit, Output, OutputOptions, Paper, Source } from './registry/output.js';
 export { drawingsToPdf } from './pdf.js';

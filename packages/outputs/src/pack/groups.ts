@@ -9,3 +9,21 @@ export const PACK_GROUPS: readonly { readonly id: Output['group']; readonly titl
   { id: 'fixture', title: 'Fixture and full-size plan' },
   { id: 'work', title: 'Work and checks' },
 ];
+
+/** What the index page says of a file. */
+export interface Listed {
+  readonly file: string;
+  readonly title: string;
+  /** Mark of the piece that it is of, where there is one file a piece. */
+  readonly mark?: string;
+  readonly group: Output['group'] | 'build';
+  /** Bytes. */
+  readonly size: number;
+  readonly caution?: string;
+}
+
+/** What was wanted and could not be made. */
+export interface LeftOut {
+  readonly title: string;
+  readonly why: string;
+}

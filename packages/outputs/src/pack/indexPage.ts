@@ -11,8 +11,7 @@ import {
 import { escaped } from '../svg.js';
 import type { Source } from '../registry/output.js';
 import { STYLE } from './indexStyle.js';
-import { PACK_GROUPS } from './groups.js';
-import type { LeftOut, Listed } from './pack.js';
+import { PACK_GROUPS, type LeftOut, type Listed } from './groups.js';
 import { framePicture } from './picture.js';
 
 /** A page that opens from its folder: what is in the pack, the vehicle in figures, the cut list, and what wants a look. */

@@ -3,29 +3,12 @@ import type { PaperFonts } from '../text/faces.js';
 import type { Edition, Kit, Output, OutputOptions, Source } from '../registry/output.js';
 import { OUTPUTS } from '../registry/registry.js';
 import { indexPage } from './indexPage.js';
+import type { LeftOut, Listed } from './groups.js';
 
 export interface PackedFile {
   /** Its name in the pack, with its folder. */
   readonly file: string;
   readonly content: string | Uint8Array;
-}
-
-/** What the index page says of a file. */
-export interface Listed {
-  readonly file: string;
-  readonly title: string;
-  /** Mark of the piece that it is of, where there is one file a piece. */
-  readonly mark?: string;
-  readonly group: Output['group'] | 'build';
-  /** Bytes. */
-  readonly size: number;
-  readonly caution?: string;
-}
-
-/** What was wanted and could not be made. */
-export interface LeftOut {
-  readonly title: string;
-  readonly why: string;
 }
 
 /** One step of the making. */

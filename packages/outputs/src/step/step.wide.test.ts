@@ -1,8 +1,8 @@
 import { importSTEP, type Shape3D } from 'replicad';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { surroundingsOf, wallPoint, type Plan, type Vector } from '@larchwood/core';
-import { KIT } from '../../../../apps/headless/src/kit.js';
 import { DEMO } from '../../../../testing/demo.js';
+import { KIT } from '../../../../testing/kit.js';
 import { planMade } from '../../../../testing/made.js';
 import { frameStep, pieceStep } from './frameStep.js';
 import { modellerFrom } from './modeller.js';
