@@ -45,6 +45,7 @@ test('the pack of a kart in fractions: chosen, made, called off, and the same tw
   const names = Object.keys(all).map((name) => name.replace(/-r\d+-\d{4}-\d\d-\d\d/, ''));
   expect(names.sort()).toEqual([
     'frame/cut-list.csv',
+    'frame/cut-list.xlsx',
     'frame/frame.glb',
     'frame/frame.step',
     'frame/frame.stl',
@@ -140,6 +141,7 @@ test('a table of dimensions in mixed units is held row by row, and undone at onc
   await expect(says.getByRole('row', { name: /Chainstay length/ })).toContainText('444.5');
   await expect(says).toContainText('“abc” is not a length');
   await expect(says).toContainText('row 5: Width of the moon, 3');
+  await expect(page.getByRole('combobox', { name: 'It holds' })).toContainText('Dimensions');
   await expectAccessible(page, 'Pack, a table brought in');
   const before = (await exported(page)).document.stance.held;
   await page.getByRole('button', { name: 'Hold them' }).click();
@@ -150,4 +152,32 @@ test('a table of dimensions in mixed units is held row by row, and undone at onc
   });
   await page.getByRole('button', { name: 'Undo' }).click();
   expect((await exported(page)).document.stance.held).toEqual(before);
+});
+
+test('logs of wheel scales and of a gauge: several rows of one come to their mean', async ({ page }) => {
+  await newBrief(page, 'Logged trike', { kind: 'Tadpole trike', units: 'Inches, decimal' });
+  await station(page, 'Pack');
+  await tab(page, 'Bring in');
+  const bring = (name: string, content: string) =>
+    page
+      .getByLabel('File to bring in')
+      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) });
+  const says = page.getByRole('group', { name: 'What the table says' });
+  await bring('scales.csv', 'wheel,weight\nFL,31 kg\nfront right,68 lb\nrear,40 kg\nrear,42 kg\nspare,3 kg');
+  await expect(page.getByRole('combobox', { name: 'It holds' })).toContainText('Wheel scales');
+  await expect(says.getByRole('row', { name: /rear wheel/ })).toContainText('mean of 2 rows');
+  await expect(says).toContainText('This vehicle stands on ');
+  await page.getByRole('button', { name: 'Take them in' }).click();
+  await saved(page);
+  const { level } = (await exported(page)).document.mass.scales!;
+  expect([level.frontLeft, level.rear]).toEqual([31, 41]);
+  expect(level.frontRight).toBeCloseTo(30.844, 3);
+  await bring('gauge.csv', 'No,reads\n1,12.5 in\n2,9 in\n2,9.02 in\n400,1');
+  await expect(page.getByRole('combobox', { name: 'It holds' })).toContainText('Readings of a gauge');
+  await choose(page, 'Read at', 'Tacked');
+  await page.getByRole('button', { name: 'Take them in' }).click();
+  await saved(page);
+  const { measured } = (await exported(page)).document;
+  expect(measured!.map(({ stage }) => stage)).toEqual(['tacked', 'tacked']);
+  expect(measured!.some(({ spread }) => spread !== undefined)).toBe(true);
 });

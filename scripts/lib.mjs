@@ -54,11 +54,12 @@ export function install() {
   writeFileSync(mark, lock);
 }
 
-/** Debian's Chromium and poppler, for the tests; installed where they are missing. */
+/** Debian's Chromium, poppler and a reader of DXF, for the tests; installed where they are missing. */
 export function installTestTools() {
   const missing = [
     ['chromium', 'chromium'],
     ['pdftocairo', 'poppler-utils'],
+    ['ezdxf', 'python3-ezdxf'],
   ]
     .filter(([command]) => !found(command))
     .map(([, name]) => name);

@@ -333,6 +333,8 @@ export { seamsOf, type Seam } from './work/weld/seams.js';
 export { clearestView } from './work/view.js';
 export { type NotUnderstood } from './imports/brought.js';
 export { readDimensions, type BroughtDimension, type BroughtDimensions } from './imports/dimensions.js';
+export { readReadings, type BroughtReading, type BroughtReadings } from './imports/readings.js';
+export { readScales, type BroughtLoad, type BroughtScales } from './imports/scales.js';
 export { readDrawing, type DrawnFile, type Flat, type Stroke } from './imports/dxfEntities.js';
 export {
   bringCentreLines,

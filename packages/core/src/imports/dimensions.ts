@@ -1,5 +1,4 @@
 import type { BuildDocument } from '@larchwood/format';
-import Papa from 'papaparse';
 import { failure, success, type Result } from '../result.js';
 import type { Dimension, Kind } from '../stance/dimension.js';
 import { releases } from '../stance/exchange.js';
@@ -8,7 +7,8 @@ import { stanceOf } from '../stance/stance.js';
 import { parseAngle } from '../units/angle.js';
 import { parseLength, type LengthDisplay } from '../units/length.js';
 import { without } from '../without.js';
-import { LARGEST_IMPORT, type NotUnderstood } from './brought.js';
+import type { NotUnderstood } from './brought.js';
+import { plainName, tableRows, withUnit } from './table.js';
 
 /** A dimension that a table gives a value; mm or degrees. */
 export interface BroughtDimension {
@@ -27,30 +27,21 @@ export interface BroughtDimensions {
   readonly document: BuildDocument;
 }
 
-/** More rows than these are no table of dimensions. */
-const MOST_ROWS = 500;
-const HEADS = /^(name|dimension|what)$/i;
-
 /**
  * Reads a table of dimensions: name, value, and a unit where the value has none; commas, semicolons or tabs between. Each is
  * held; where one has to be let go for it, the first that lets the vehicle close is, and none that the table itself gives.
  * @returns what each row comes to; a row that is not understood changes nothing
  */
 export function readDimensions(text: string, document: BuildDocument): Result<BroughtDimensions> {
-  if (text.length > LARGEST_IMPORT) return failure('This file is too large for a table of dimensions.');
   const kind = findKind(document.kind);
   if (!kind) return failure('This kind of vehicle is not known here.');
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  if (data.length === 0) return failure('There is nothing in this file.');
-  if (data.length > MOST_ROWS) return failure(`More than ${MOST_ROWS} rows: this is no table of dimensions.`);
+  const rows = tableRows(text);
+  if (!rows.ok) return rows;
   const not: NotUnderstood[] = [];
   const understood: BroughtDimension[] = [];
   let next = document;
-  data.forEach((cells, index) => {
-    if (index === 0 && HEADS.test(cells[0]?.trim() ?? '')) return;
-    const row = index + 1;
-    const [name = '', value = '', unit = ''] = cells.map((cell) => cell.trim());
-    const refuse = (why: string) => not.push({ where: `row ${row}: ${shown(cells)}`, why });
+  rows.value.forEach(({ row, name, value, unit, where }) => {
+    const refuse = (why: string) => not.push({ where, why });
     const dimension = dimensionCalled(kind, name);
     if (!dimension) return refuse(`No dimension of a ${kind.name.toLowerCase()} is called that.`);
     if (understood.some((each) => each.dimension.id === dimension.id))
@@ -72,23 +63,19 @@ export function readDimensions(text: string, document: BuildDocument): Result<Br
   return success({ understood, not, document: next });
 }
 
-const shown = (cells: readonly string[]): string => cells.join(', ').slice(0, 60);
-const plain = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');
-
 /** By its name, its id, or the beginning of its name where no other begins so. */
 function dimensionCalled({ dimensions }: Kind, name: string): Dimension | undefined {
-  const wanted = plain(name);
+  const wanted = plainName(name);
   if (wanted === '') return undefined;
-  const whole = dimensions.find((each) => plain(each.name) === wanted || plain(each.id) === wanted);
-  const begun = dimensions.filter((each) => plain(each.name).startsWith(wanted));
+  const whole = dimensions.find((each) => plainName(each.name) === wanted || plainName(each.id) === wanted);
+  const begun = dimensions.filter((each) => plainName(each.name).startsWith(wanted));
   return whole ?? (begun.length === 1 ? begun[0] : undefined);
 }
 
 /** A value in the unit that stands with it, or beside it; else in the build's own. */
 function valueIn({ quantity }: Dimension, value: string, unit: string, units: LengthDisplay): Result<number> {
   if (value === '') return failure('It has no value.');
-  const hasUnit = /[^\d\s.,+−/-]/.test(value);
-  const text = hasUnit || unit === '' ? value : `${value} ${unit}`;
+  const text = withUnit(value, unit);
   if (quantity === 'angle') {
     if (/mm|cm|\bin\b|inch|"|ft/i.test(text)) return failure('It is an angle: degrees are wanted.');
     return parseAngle(text.replace(/\s*(degrees?|deg\.?|°)$/i, '°'));

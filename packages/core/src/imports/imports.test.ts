@@ -4,10 +4,14 @@ import { arcEntity, dxfText, lineEntity, polylineEntity } from '../../../../test
 import { FAMILIES, made, planMade } from '../../../../testing/made.js';
 import { readDocument } from '../start/read.js';
 import { pathOf, pointOn } from '../frame/path.js';
+import { Planner } from '../plan/planner.js';
+import { checkList } from '../plan/stages/checks.js';
 import { stanceOf } from '../stance/stance.js';
 import { bringCentreLines, likelyPlace, likelyPlan, type BringOptions } from './centreLines.js';
 import { chainsOf } from './chains.js';
 import { readDimensions } from './dimensions.js';
+import { readReadings } from './readings.js';
+import { readScales } from './scales.js';
 import { readDrawing } from './dxfEntities.js';
 
 const drawn = (text: string, unit?: number) => {
@@ -259,4 +263,53 @@ describe('a table of dimensions', () => {
       ),
       { numRuns: 40 },
     ));
+});
+
+describe('logs of instruments', () => {
+  it('wheel scales: any usual name of a wheel, mixed units, several rows to their mean', () => {
+    const kart = made('kart', 'ladder');
+    const read = readScales(
+      'wheel,weight,unit\nFront left,31.2,kg\nFL,30.8,kg\nright front,68 lb\nRL,44,kg\nrr,43\nspare,9\nrear left,minus',
+      kart,
+    );
+    if (!read.ok) throw new Error(read.message);
+    const { understood, not, document } = read.value;
+    const loads = document.mass.scales!.level;
+    expect(loads.frontLeft).toBeCloseTo(31, 9);
+    expect(loads.frontRight).toBeCloseTo(68 * 0.45359237, 3);
+    expect([loads.rearLeft, loads.rearRight]).toEqual([44, 43]);
+    expect(understood.find(({ wheel }) => wheel === 'frontLeft')!.rows).toBe(2);
+    expect(not.map(({ where }) => /row (\d)/.exec(where)![1])).toEqual(['7', '8']);
+    expect(readScales('front,20\nrear,30', made('bicycle', 'touring'))).toMatchObject({ ok: true });
+  });
+  it('readings: by number or name, in the tool’s own unit, several rows with their spread', () => {
+    const list = new Planner().ask(checkList, made('bicycle', 'touring'));
+    const [first, second] = list.order.frame.map(({ measure }) =>
+      list.measures.find(({ id }) => id === measure)!,
+    );
+    const text = (value: number, { quantity }: { quantity: string }) =>
+      quantity === 'angle' ? `${value} deg` : `${value / 25.4} in`;
+    const rows = [
+      ['No', 'Value'],
+      ['1', text(first!.nominal + 1, first!)],
+      ['1', text(first!.nominal + 1.2, first!)],
+      [second!.name.toUpperCase(), text(second!.nominal, second!)],
+      ['999', '1'],
+      ['no such thing', '1'],
+    ];
+    const read = readReadings(
+      rows.map((row) => row.map((cell) => `"${cell}"`).join(',')).join('\n'),
+      list,
+      false,
+      'mm',
+    );
+    if (!read.ok) throw new Error(read.message);
+    const { understood, not } = read.value;
+    expect(understood[0]!.measure.id).toBe(first!.id);
+    expect(understood[0]!.value).toBeCloseTo(first!.nominal + 1.1, 2);
+    // Of two that lie 0.2 apart: 0.2 divided by the root of two.
+    expect(understood[0]!.spread).toBeCloseTo(0.2 / Math.SQRT2, 3);
+    expect(understood[1]!.value).toBeCloseTo(second!.nominal, 2);
+    expect(not).toHaveLength(2);
+  });
 });

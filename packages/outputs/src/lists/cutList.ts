@@ -16,6 +16,15 @@ import { jointName } from '../patterns/stripWords.js';
  * The cut list as comma-separated values, one row a piece: lengths in the build's unit, angles in degrees, mass in kg or lb.
  */
 export function cutListCsv(plan: Plan, display: LengthDisplay): string {
+  const { heads, rows } = cutListTable(plan, display);
+  return csvOf(heads, rows);
+}
+
+/** Heads with their units, and a row a piece. */
+export function cutListTable(
+  plan: Plan,
+  display: LengthDisplay,
+): { readonly heads: readonly string[]; readonly rows: readonly (readonly (string | number)[])[] } {
   const pieces = new Map(plan.frame.pieces.map((piece) => [piece.id, piece]));
   const unit = display.length === 'mm' ? 'mm' : 'in';
   const rows = [
@@ -29,10 +38,10 @@ export function cutListCsv(plan: Plan, display: LengthDisplay): string {
       mass: massIn(plate.mass, display),
     })),
   ];
-  return csvOf(
-    HEADINGS.map(([, name]) => name.replace('{unit}', unit).replace('{mass}', massUnitOf(display))),
-    rows.map((row) => HEADINGS.map(([key]) => row[key])),
-  );
+  return {
+    heads: HEADINGS.map(([, name]) => name.replace('{unit}', unit).replace('{mass}', massUnitOf(display))),
+    rows: rows.map((row) => HEADINGS.map(([key]) => row[key])),
+  };
 }
 
 const HEADINGS = [

@@ -14,6 +14,18 @@ export const cutList: Output = {
   make: ({ document, plan }) => cutListCsv(plan, document.units),
 };
 
+export const cutListSheet: Output = {
+  id: 'cut-list-xlsx',
+  title: 'Cut list, XLSX',
+  group: 'frame',
+  mediaType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  suffix: 'xlsx',
+  name: () => 'cut-list',
+  refuse: noTubes,
+  make: async ({ document, plan }) =>
+    (await import('../lists/cutListXlsx.js')).cutListXlsx(plan, document.units),
+};
+
 export const masses: Output = {
   id: 'masses-csv',
   title: 'Masses, CSV',

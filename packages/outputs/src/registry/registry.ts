@@ -10,7 +10,16 @@ import {
   toolSettings,
 } from './cuts.js';
 import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './fixture.js';
-import { cutList, frameInSpace, frameMesh, frameSolids, masses, pieceLabels, pieceSolids } from './frame.js';
+import {
+  cutList,
+  cutListSheet,
+  frameInSpace,
+  frameMesh,
+  frameSolids,
+  masses,
+  pieceLabels,
+  pieceSolids,
+} from './frame.js';
 import type { Named, Output, OutputOptions, Paper } from './output.js';
 import { patterns, piecePattern, pieceUnrolled } from './patterns.js';
 import { measuringList, readings, traveller } from './work.js';
@@ -22,6 +31,7 @@ export const OUTPUTS: readonly Output[] = [
   piecePattern,
   pieceUnrolled,
   cutList,
+  cutListSheet,
   masses,
   bendTables,
   bendTablesText,

@@ -1,8 +1,11 @@
 import { WebIO } from '@gltf-transform/core';
+import { strFromU8, unzipSync } from 'fflate';
+import { validateBytes } from 'gltf-validator';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { made, planMade } from '../../../../testing/made.js';
 import { cutListCsv } from '../lists/cutList.js';
+import { cutListXlsx } from '../lists/cutListXlsx.js';
 import { frameGltf } from './gltf.js';
 import { frameStl } from './stl.js';
 
@@ -27,6 +30,19 @@ describe('the frame for other programs', () => {
       kart.weights.reduce((sum, { mass }) => sum + mass, 0),
       1,
     );
+  });
+  it('as a sheet it has the same cells, figures as figures, and is the same bytes each time', async () => {
+    const bytes = await cutListXlsx(kart, kart.units);
+    expect(await cutListXlsx(kart, kart.units)).toEqual(bytes);
+    const parts = unzipSync(bytes);
+    const sheet = strFromU8(parts['xl/worksheets/sheet1.xml']!);
+    const words = strFromU8(parts['xl/sharedStrings.xml']!);
+    for (const { mark, name, overall } of kart.cuts) {
+      expect(words).toContain(`>${mark}<`);
+      expect(words).toContain(name);
+      expect(sheet).toContain(`<v>${Number(overall.toFixed(1))}</v>`);
+    }
+    expect(sheet.match(/<row /g)).toHaveLength(1 + kart.cuts.length + kart.frame.plates.length);
   });
   it('inches, and names that a table program could take for a formula, stay what they are', () => {
     const inches = cutListCsv(
@@ -59,6 +75,11 @@ describe('the frame for other programs', () => {
     const share = volume / steel(kart.weights.reduce((sum, { mass }) => sum + mass, 0));
     expect(share).toBeGreaterThan(0.995);
     expect(share).toBeLessThan(1.0005);
+  });
+  it('glTF has nothing that its own validator finds fault with', async () => {
+    const { issues } = await validateBytes(await frameGltf(kart, 'Ladder'));
+    expect(issues.messages.filter(({ severity }) => severity < 2)).toEqual([]);
+    expect([issues.numErrors, issues.numWarnings]).toEqual([0, 0]);
   });
   it('glTF reads back with a named node a piece, in metres, y up', async () => {
     const document = await new WebIO().readBinary(await frameGltf(kart, 'Ladder'));

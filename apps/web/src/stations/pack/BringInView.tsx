@@ -1,22 +1,20 @@
 import { FileInput } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { readDimensions, type BroughtDimensions, type DrawnFile } from '@larchwood/core';
-import { useEditor } from '../../editor/editor';
+import type { DrawnFile } from '@larchwood/core';
 import { Button } from '../../parts/Button';
-import { DimensionsIn } from './DimensionsIn';
 import { DrawingIn } from './DrawingIn';
 import { readDrawingApart } from './readDrawingApart';
+import { TableIn } from './TableIn';
 
 /** Larger files than this are no drawing of centre lines and no table, bytes. */
 const LARGEST = 5_000_000;
 
 type Brought =
   | { readonly is: 'drawing'; readonly name: string; readonly text: string; readonly drawn: DrawnFile }
-  | { readonly is: 'table'; readonly name: string; readonly text: string; readonly table: BroughtDimensions };
+  | { readonly is: 'table'; readonly name: string; readonly text: string };
 
 /** Files of other programs: shown as they were understood before anything changes, and undone with one step. */
 export function BringInView() {
-  const { document } = useEditor('document');
   const input = useRef<HTMLInputElement>(null);
   const [brought, setBrought] = useState<Brought>();
   const [refused, setRefused] = useState<string>();
@@ -37,9 +35,7 @@ export function BringInView() {
         if (!drawn.ok) return refuse(drawn.message);
         setBrought({ is: 'drawing', name: file.name, text, drawn: drawn.value });
       } else if (/\.(csv|tsv|txt)$/i.test(file.name)) {
-        const table = readDimensions(text, document);
-        if (!table.ok) return refuse(table.message);
-        setBrought({ is: 'table', name: file.name, text, table: table.value });
+        setBrought({ is: 'table', name: file.name, text });
       } else
         refuse(
           'Drawings (.dxf) and tables (.csv) can be brought in. A build’s own file is opened in the workshop.',
@@ -71,7 +67,7 @@ export function BringInView() {
   if (brought?.is === 'drawing')
     return <DrawingIn key={brought.name + brought.text.length} {...brought} choose={choose} leave={leave} />;
   if (brought?.is === 'table')
-    return <DimensionsIn name={brought.name} text={brought.text} choose={choose} leave={leave} />;
+    return <TableIn name={brought.name} text={brought.text} choose={choose} leave={leave} />;
   return (
     <div className="min-w-0 flex-1 overflow-auto bg-sheet p-8">
       {refused !== undefined && (

@@ -1,0 +1,40 @@
+import Papa from 'papaparse';
+import { failure, success, type Result } from '../result.js';
+import { LARGEST_IMPORT } from './brought.js';
+
+/** More rows than these are no table that a person wrote. */
+const MOST_ROWS = 500;
+const HEADS = /^(name|dimension|measure|wheel|what|no\.?|number)$/i;
+
+/** A row of a table: where it stands, and what is in it. */
+export interface TableRow {
+  readonly row: number;
+  readonly name: string;
+  readonly value: string;
+  readonly unit: string;
+  /** As it stands, shortened, with its place. */
+  readonly where: string;
+}
+
+/** Rows of name, value and unit: commas, semicolons or tabs between; a row of heads is left out. */
+export function tableRows(text: string): Result<readonly TableRow[]> {
+  if (text.length > LARGEST_IMPORT) return failure('This file is too large for a table.');
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  if (data.length === 0) return failure('There is nothing in this file.');
+  if (data.length > MOST_ROWS)
+    return failure(`More than ${MOST_ROWS} rows: this is no table of figures to take in.`);
+  return success(
+    data.flatMap((cells, index): TableRow[] => {
+      const [name = '', value = '', unit = ''] = cells.map((cell) => cell.trim());
+      if (index === 0 && HEADS.test(name)) return [];
+      const row = index + 1;
+      return [{ row, name, value, unit, where: `row ${row}: ${cells.join(', ').slice(0, 60)}` }];
+    }),
+  );
+}
+
+/** A name without what people write differently. */
+export const plainName = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');
+/** A value with the unit that stands beside it, where it has none of its own. */
+export const withUnit = (value: string, unit: string): string =>
+  unit === '' || /[^\d\s.,+−/-]/.test(value) ? value : `${value} ${unit}`;
