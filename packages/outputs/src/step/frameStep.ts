@@ -22,15 +22,15 @@ const COLOURS: readonly Part['colour'][] = [
 const PLATE: Part['colour'] = [0.2, 0.22, 0.24];
 
 /** Solids that were made of a plan: its files ask for them one after the other. */
-const made = new WeakMap<Plan, Map<string, PieceSolid>>();
+const known = new WeakMap<Plan, Map<string, PieceSolid>>();
 
 /** A piece of the frame as a solid, with its cut. @throws RangeError where there is none of that id */
 function solidOf(plan: Plan, id: string): { piece: Piece; cut: PieceCut; solid: PieceSolid } {
   const piece = plan.frame.pieces.find((each) => each.id === id);
   const cut = [...plan.cuts, ...plan.given].find((each) => each.piece === id);
   if (!piece || !cut) throw new RangeError('There is no such piece.');
-  let solids = made.get(plan);
-  if (!solids) made.set(plan, (solids = new Map()));
+  let solids = known.get(plan);
+  if (!solids) known.set(plan, (solids = new Map()));
   let solid = solids.get(id);
   if (!solid) {
     const bores = plan.holes.find((each) => each.piece === id)?.bores ?? [];
@@ -57,16 +57,23 @@ function placeOver(piece: Piece, { ends, handedness }: PieceCut): Place | undefi
 
 /**
  * The whole frame as a STEP assembly, in the vehicle's axes: each piece by its mark and name, coloured by section; twins
- * that are the same piece turned over are one solid that stands twice.
+ * that are the same piece turned over are one solid that stands twice. One that no solid can be made of is named at the
+ * head of the file, and the rest comes.
  */
 export function frameStep(plan: Plan, head: Omit<Head, 'description'>): string {
   const sections = [...new Set(plan.frame.pieces.map(({ section }) => section.id))];
   const faceted: string[] = [];
-  const known = new Set([...plan.cuts, ...plan.given].map((cut) => cut.piece));
+  const leftOut: string[] = [];
+  const cutOnes = new Set([...plan.cuts, ...plan.given].map((cut) => cut.piece));
   const stood = new Set<string>();
   const parts = plan.frame.pieces.flatMap((each): Part[] => {
-    if (stood.has(each.id) || !known.has(each.id)) return [];
-    const { piece, cut, solid } = solidOf(plan, each.id);
+    if (stood.has(each.id) || !cutOnes.has(each.id)) return [];
+    const made = orUndefined(() => solidOf(plan, each.id));
+    if (!made) {
+      leftOut.push(each.mark);
+      return [];
+    }
+    const { piece, cut, solid } = made;
     if (solid.facets) faceted.push(piece.mark);
     const place = piece.side === 'left' ? placeOver(piece, cut) : undefined;
     const twin = place && twinOf(plan, piece, 'right');
@@ -83,13 +90,12 @@ export function frameStep(plan: Plan, head: Omit<Head, 'description'>): string {
       },
     ];
   });
-  const plates = plan.frame.plates.map((plate): Part => ({
-    name: nameOf(plate),
-    shape: plateSolid(plate),
-    colour: PLATE,
-    stands: [{ name: nameOf(plate) }],
-  }));
-  return assemblyStep({ ...head, description: described(faceted) }, [...parts, ...plates]);
+  const plates = plan.frame.plates.flatMap((plate): Part[] => {
+    const shape = orUndefined(() => plateSolid(plate));
+    if (!shape) leftOut.push(plate.mark);
+    return shape ? [{ name: nameOf(plate), shape, colour: PLATE, stands: [{ name: nameOf(plate) }] }] : [];
+  });
+  return assemblyStep({ ...head, description: described(faceted, leftOut) }, [...parts, ...plates]);
 }
 
 /** One piece as STEP, lying along the first axis from its start, its match line up. @throws RangeError where there is none */
@@ -104,5 +110,17 @@ export function pieceStep(plan: Plan, id: string, date: string): string {
   return bodyStep(head, solid.shape, place, COLOURS[0]!);
 }
 
-const described = (faceted: readonly string[]): string =>
-  faceted.length > 0 ? `In flat facets: ${faceted.join(', ')}` : 'Exact surfaces';
+/** What the modeller makes; nothing where it gives up. */
+function orUndefined<T>(make: () => T): T | undefined {
+  try {
+    return make();
+  } catch {
+    return undefined;
+  }
+}
+
+const described = (faceted: readonly string[], leftOut: readonly string[] = []): string =>
+  [
+    faceted.length > 0 ? `In flat facets: ${faceted.join(', ')}` : 'Exact surfaces',
+    ...(leftOut.length > 0 ? [`left out: ${leftOut.join(', ')}`] : []),
+  ].join('; ');

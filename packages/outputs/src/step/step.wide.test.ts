@@ -110,6 +110,28 @@ describe('solids', () => {
     for (const placed of planOf('Orchard ladder').frame.plates)
       expect(volumeOf(plateSolid(placed)) * STEEL).toBeCloseTo(placed.mass, 4);
   });
+  it('a part that no solid can be made of is named, and the rest comes', async () => {
+    const plan = planOf('Orchard ladder');
+    const [first, ...rest] = plan.frame.plates;
+    const bad = {
+      ...first!,
+      plate: {
+        ...first!.plate,
+        outline: [
+          [0, 0],
+          [1, NaN],
+          [0, 1],
+        ] as [number, number][],
+      },
+    };
+    const step = frameStep(
+      { ...plan, frame: { ...plan.frame, plates: [bad, ...rest] } },
+      { name: 'x', date: 'y' },
+    );
+    expect(step).toContain(`left out: ${first!.mark}`);
+    expect(step).not.toContain(quoted(`${first!.mark} ${first!.name}`));
+    expect(step).toContain(quoted(`${rest[0]!.mark} ${rest[0]!.name}`));
+  });
   it('names keep every letter', () =>
     expect(quoted("Bär's \\ №4 🚲")).toBe(
       "'B\\X2\\00E4\\X0\\r''s \\\\ \\X2\\2116\\X0\\4 \\X4\\0001F6B2\\X0\\'",
