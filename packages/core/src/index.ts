@@ -331,7 +331,7 @@ export { balanced, heatOf, neighbours, pauseOf, warmthOf, withMoves } from './wo
 export { quarterName, QUARTERS_FROM, seamName, segmentsOf, type Segment } from './work/weld/segments.js';
 export { seamsOf, type Seam } from './work/weld/seams.js';
 export { clearestView } from './work/view.js';
-export { type NotUnderstood } from './imports/brought.js';
+export { LARGEST_IMPORT, type NotUnderstood } from './imports/brought.js';
 export { readDimensions, type BroughtDimension, type BroughtDimensions } from './imports/dimensions.js';
 export { readReadings, type BroughtReading, type BroughtReadings } from './imports/readings.js';
 export { readScales, type BroughtLoad, type BroughtScales } from './imports/scales.js';

@@ -9,7 +9,7 @@ export interface Chain {
 }
 
 /** Ends nearer than this are one point, mm. */
-export const JOINED = 0.5;
+const JOINED = 0.5;
 /** An arc goes on from a straight whose direction is no farther off its own, radians. */
 const TANGENT = (2 * Math.PI) / 180;
 /** An arc that turns more is two bends one after the other, radians: no one corner has it. */
@@ -62,14 +62,19 @@ export function chainsOf(strokes: readonly Stroke[]): readonly Chain[] {
 /** The one stroke that goes on from a run without a corner; none where several do, or none does. */
 function onward(run: Run, left: ReadonlySet<Stroke>): Run | undefined {
   const [at, heading] = [endOf(run), headingAt(run, true)];
-  const found = [...left]
-    .filter(({ layer }) => layer === run.stroke.layer)
-    .flatMap((stroke) => [false, true].map((back): Run => ({ stroke, back })))
-    .filter(
-      (next) =>
-        apart(startOf(next), at) < JOINED && Math.abs(turnBetween(heading, headingAt(next, false))) < TANGENT,
-    );
-  return found.length === 1 ? found[0] : undefined;
+  let found: Run | undefined;
+  // Thousands of strokes are looked at for each: nothing is made of one that is not near.
+  for (const stroke of left) {
+    if (stroke.layer !== run.stroke.layer) continue;
+    for (const back of [false, true]) {
+      if (apart(back ? stroke.to : stroke.from, at) >= JOINED) continue;
+      const next = { stroke, back };
+      if (Math.abs(turnBetween(heading, headingAt(next, false))) >= TANGENT) continue;
+      if (found) return undefined;
+      found = next;
+    }
+  }
+  return found;
 }
 
 function chainOf(runs: readonly Run[]): Chain {

@@ -4,11 +4,9 @@ import type { Dimension, Kind } from '../stance/dimension.js';
 import { releases } from '../stance/exchange.js';
 import { findKind } from '../stance/kinds/registry.js';
 import { stanceOf } from '../stance/stance.js';
-import { parseAngle } from '../units/angle.js';
-import { parseLength, type LengthDisplay } from '../units/length.js';
 import { without } from '../without.js';
 import type { NotUnderstood } from './brought.js';
-import { plainName, tableRows, withUnit } from './table.js';
+import { plainName, tableRows, valueIn } from './table.js';
 
 /** A dimension that a table gives a value; mm or degrees. */
 export interface BroughtDimension {
@@ -40,18 +38,19 @@ export function readDimensions(text: string, document: BuildDocument): Result<Br
   const not: NotUnderstood[] = [];
   const understood: BroughtDimension[] = [];
   let next = document;
-  rows.value.forEach(({ row, name, value, unit, where }) => {
+  const before = stanceOf(document);
+  rows.value.forEach((told) => {
+    const { row, name, where } = told;
     const refuse = (why: string) => not.push({ where, why });
     const dimension = dimensionCalled(kind, name);
     if (!dimension) return refuse(`No dimension of a ${kind.name.toLowerCase()} is called that.`);
     if (understood.some((each) => each.dimension.id === dimension.id))
       return refuse('It stands in the table twice: the first one counts.');
-    const read = valueIn(dimension, value, unit, document.units);
+    const read = valueIn(dimension.quantity, told, document.units.length);
     if (!read.ok) return refuse(read.message);
     const given = new Set(understood.map((each) => each.dimension.id));
     const held = holding(kind, next, dimension, read.value, given);
     if (!held.ok) return refuse(held.message);
-    const before = stanceOf(document);
     const { document: after, letGo } = held.value;
     understood.push({
       ...{ row, dimension, value: read.value },
@@ -70,18 +69,6 @@ function dimensionCalled({ dimensions }: Kind, name: string): Dimension | undefi
   const whole = dimensions.find((each) => plainName(each.name) === wanted || plainName(each.id) === wanted);
   const begun = dimensions.filter((each) => plainName(each.name).startsWith(wanted));
   return whole ?? (begun.length === 1 ? begun[0] : undefined);
-}
-
-/** A value in the unit that stands with it, or beside it; else in the build's own. */
-function valueIn({ quantity }: Dimension, value: string, unit: string, units: LengthDisplay): Result<number> {
-  if (value === '') return failure('It has no value.');
-  const text = withUnit(value, unit);
-  if (quantity === 'angle') {
-    if (/mm|cm|\bin\b|inch|"|ft/i.test(text)) return failure('It is an angle: degrees are wanted.');
-    return parseAngle(text.replace(/\s*(degrees?|deg\.?|°)$/i, '°'));
-  }
-  if (/°|deg/i.test(text)) return failure('It is a length: millimetres or inches are wanted.');
-  return parseLength(text, units.length);
 }
 
 /** The build with a dimension held; another let go where it followed. */

@@ -32,7 +32,8 @@ const Parser = (
 
 /** Units by their code. Source: the DXF reference's header variable $INSUNITS. */
 const UNITS: Readonly<Record<number, number>> = { 1: INCH, 2: 304.8, 4: 1, 5: 10, 6: 1000, 14: 100 };
-const MOST = 3000;
+/** More than a frame has, and as many as are put together while an option is changed: no more. */
+const MOST = 1000;
 /** Shorter than this, mm, it is nothing. */
 const LEAST = 0.5;
 /** An arc of a larger radius is a straight that a program has made, mm. */
@@ -58,8 +59,7 @@ export function readDrawing(text: string, unit?: number): Result<DrawnFile> {
   const { entities } = parsed;
   if (!Array.isArray(entities) || entities.length === 0)
     return failure('There is nothing drawn in this file.');
-  if (entities.length > MOST)
-    return failure(`More than ${MOST} things are drawn in this file: export the centre lines alone.`);
+  if (entities.length > MOST) return failure(TOO_MUCH);
   const said = UNITS[Number(parsed.header?.$INSUNITS)];
   const scale = unit ?? said ?? 1;
   const not = new Map<string, { count: number; why: string }>();
@@ -72,6 +72,7 @@ export function readDrawing(text: string, unit?: number): Result<DrawnFile> {
     };
     for (const stroke of strokesOf(entity, layer, scale, refuse)) strokes.push(stroke);
   }
+  if (strokes.length > MOST) return failure(TOO_MUCH);
   return success({
     strokes,
     layers: [...new Set(strokes.map(({ layer }) => layer))],
@@ -109,6 +110,8 @@ function tornAt(text: string): string | undefined {
   return ENDS_EARLY;
 }
 const ENDS_EARLY = 'This drawing ends in the middle: fetch or export it again.';
+
+const TOO_MUCH = `More than ${MOST} lines and arcs are drawn in this file: export the centre lines alone.`;
 
 type Refuse = (what: string, why: string) => void;
 

@@ -140,9 +140,19 @@ describe('centre lines of a drawing', () => {
     ['a binary file', 'DXF\0\0\0', 'binary'],
     ['a huge one', 'x'.repeat(5_000_001), '5 MB'],
     [
+      'a line of too many corners',
+      dxfText([
+        polylineEntity(
+          'a',
+          Array.from({ length: 1002 }, (_, index) => [index, index % 2] as const),
+        ),
+      ]),
+      'More than 1000',
+    ],
+    [
       'too much',
-      dxfText(Array.from({ length: 3001 }, (_, index) => lineEntity('a', [index, 0], [index, 9]))),
-      'More than 3000',
+      dxfText(Array.from({ length: 1001 }, (_, index) => lineEntity('a', [index, 0], [index, 9]))),
+      'More than 1000',
     ],
   ])('%s is refused in words', (_, text, word) => {
     const read = readDrawing(text);

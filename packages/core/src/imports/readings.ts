@@ -1,12 +1,10 @@
-import type { LengthUnit } from '../units/length.js';
-import type { CheckList } from '../plan/stages/checks.js';
 import type { Measurand } from '../checks/measure.js';
 import { captured } from '../instruments/capture.js';
+import type { CheckList } from '../plan/stages/checks.js';
 import { failure, success, type Result } from '../result.js';
-import { parseAngle } from '../units/angle.js';
-import { parseLength } from '../units/length.js';
+import type { LengthUnit } from '../units/length.js';
 import type { NotUnderstood } from './brought.js';
-import { plainName, tableRows, withUnit } from './table.js';
+import { plainName, tableRows, valueIn } from './table.js';
 
 /** What a table reads of one measure; mm or degrees. */
 export interface BroughtReading {
@@ -41,11 +39,12 @@ export function readReadings(
   if (numbered.length === 0) return failure('There is nothing to measure at this stage.');
   const not: NotUnderstood[] = [];
   const read = new Map<Measurand, number[]>();
-  for (const { name, value, unit: beside, where } of rows.value) {
+  for (const each of rows.value) {
+    const { name, where } = each;
     const number = /^\d+$/.test(name) ? Number(name) : undefined;
     const measure =
       number === undefined
-        ? numbered.find((each) => plainName(each.name) === plainName(name))
+        ? numbered.find((known) => plainName(known.name) === plainName(name))
         : numbered[number - 1];
     if (!measure) {
       not.push({
@@ -57,11 +56,7 @@ export function readReadings(
       });
       continue;
     }
-    const typed = withUnit(value, beside);
-    const parsed =
-      measure.quantity === 'angle'
-        ? parseAngle(typed.replace(/\s*(degrees?|deg\.?)$/i, '°'))
-        : parseLength(typed, unit);
+    const parsed = valueIn(measure.quantity, each, unit);
     if (!parsed.ok) not.push({ where, why: parsed.message });
     else read.set(measure, [...(read.get(measure) ?? []), parsed.value]);
   }

@@ -1,5 +1,8 @@
 import Papa from 'papaparse';
 import { failure, success, type Result } from '../result.js';
+import { parseAngle } from '../units/angle.js';
+import { parseLength, type LengthUnit } from '../units/length.js';
+import type { Quantity } from '../units/quantity.js';
 import { LARGEST_IMPORT } from './brought.js';
 
 /** More rows than these are no table that a person wrote. */
@@ -35,6 +38,21 @@ export function tableRows(text: string): Result<readonly TableRow[]> {
 
 /** A name without what people write differently. */
 export const plainName = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');
+/** A value in the unit that stands with it, or beside it; else in the build's own. @returns mm or degrees */
+export function valueIn(
+  quantity: Quantity,
+  { value, unit }: Pick<TableRow, 'value' | 'unit'>,
+  units: LengthUnit,
+): Result<number> {
+  if (value === '') return failure('It has no value.');
+  const text = withUnit(value, unit);
+  if (quantity === 'angle') {
+    if (/mm|cm|\bin\b|inch|"|ft/i.test(text)) return failure('It is an angle: degrees are wanted.');
+    return parseAngle(text.replace(/\s*degrees?$/i, '°'));
+  }
+  if (/°|deg/i.test(text)) return failure('It is a length: millimetres or inches are wanted.');
+  return parseLength(text, units);
+}
 /** A value with the unit that stands beside it, where it has none of its own. */
 export const withUnit = (value: string, unit: string): string =>
   unit === '' || /[^\d\s.,+−/-]/.test(value) ? value : `${value} ${unit}`;

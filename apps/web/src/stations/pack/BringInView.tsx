@@ -1,13 +1,10 @@
 import { FileInput } from 'lucide-react';
 import { useRef, useState } from 'react';
-import type { DrawnFile } from '@larchwood/core';
+import { LARGEST_IMPORT, type DrawnFile } from '@larchwood/core';
 import { Button } from '../../parts/Button';
 import { DrawingIn } from './DrawingIn';
 import { readDrawingApart } from './readDrawingApart';
 import { TableIn } from './TableIn';
-
-/** Larger files than this are no drawing of centre lines and no table, bytes. */
-const LARGEST = 5_000_000;
 
 type Brought =
   | { readonly is: 'drawing'; readonly name: string; readonly text: string; readonly drawn: DrawnFile }
@@ -23,7 +20,7 @@ export function BringInView() {
     setBrought(undefined);
     setRefused(undefined);
     const refuse = (why: string) => setRefused(`${file.name}: ${why}`);
-    if (file.size > LARGEST)
+    if (file.size > LARGEST_IMPORT)
       return refuse(
         `It is ${(file.size / 1e6).toFixed(1)} MB; centre lines or a table are never more than 5 MB.`,
       );
