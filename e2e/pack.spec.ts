@@ -8,6 +8,10 @@ const make = (page: Page) => page.getByRole('button', { name: 'Make the pack' })
 
 test('the pack of a kart in fractions: chosen, made, called off, and the same twice', async ({ page }) => {
   test.slow();
+  const solids: string[] = [];
+  page.on('request', (request) => {
+    if (request.url().includes('replicad')) solids.push(request.url());
+  });
   await newBrief(page, 'Packed kart', { kind: 'Kart', set: 'Ladder', units: 'Inches, fractions' });
   await saved(page);
   await station(page, 'Pack');
@@ -16,6 +20,8 @@ test('the pack of a kart in fractions: chosen, made, called off, and the same tw
   await expect(files(page)).toContainText('Nothing of this frame is bent.');
   await expect(files(page).getByLabel('Bend tables')).toHaveCount(0);
   await expectAccessible(page, 'Pack', { whole: true });
+  // The modeller is large: nothing fetches it before a solid is asked for.
+  expect(solids).toEqual([]);
   await make(page).click();
   await expect(page.getByRole('progressbar')).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
@@ -62,6 +68,7 @@ test('the pack of a kart in fractions: chosen, made, called off, and the same tw
   const { text: own } = await exported(page);
   expect(text('.larchwood.json')).toBe(own);
   expect((await packed()).bytes.equals(bytes)).toBe(true);
+  expect(solids.length).toBeGreaterThan(0);
 });
 
 test('a label’s code opens its piece', async ({ page }) => {

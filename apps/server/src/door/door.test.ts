@@ -1,3 +1,4 @@
+import { modellerHeaders } from './headers.js';
 import { request as httpsRequest } from 'node:https';
 import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -44,6 +45,25 @@ describe('a server for this machine alone', () => {
     expect((await call<BuildSummary[]>('GET', 'builds')).body).toEqual([]);
     const headers = { Origin: own, 'Sec-Fetch-Site': 'same-origin', 'Sec-Fetch-Mode': 'cors' };
     expect((await call('POST', 'builds', body, headers)).status).toBe(201);
+  });
+
+  it('the worker that drives the modeller may make code from text, and no other script, page or file', () => {
+    const policyOf = (file: string) => {
+      const set = new Map<string, unknown>();
+      modellerHeaders({ setHeader: (name: string, value: unknown) => set.set(name, value) } as never, file);
+      return set.get('Content-Security-Policy');
+    };
+    expect(policyOf('/app/assets/solids.worker-DccO_-f1.js')).toBe(
+      `default-src 'none';script-src 'self' 'unsafe-eval';connect-src 'self'`,
+    );
+    for (const file of [
+      '/app/assets/files.worker-DccOifef.js',
+      '/app/assets/index-DccOifef.js',
+      '/app/assets/not-solids.worker-a.js',
+      '/app/assets/solids.worker-a.js.map',
+      '/app/index.html',
+    ])
+      expect(policyOf(file), file).toBeUndefined();
   });
 
   it('every answer has the headers that keep a page safe, a refused one too, and tells nothing of what serves it', async () => {

@@ -1,13 +1,11 @@
-import { barsCut, firstNest, INCH, oneEachNest, sawingOf, stockGroups } from '@larchwood/core';
+import { barsCut, firstNest, oneEachNest, sawingOf, stockGroups } from '@larchwood/core';
 import { NO_SHOP } from '@larchwood/format';
-import { csvOf } from '../csv.js';
+import { csvOf, lengthsIn } from '../csv.js';
 import type { Source } from '../registry/output.js';
 
 /** Which piece comes out of which bar, as comma-separated values: bars that are cut first, then a first nest of the rest. */
 export function barsCsv({ document, plan, shop = NO_SHOP }: Source): string {
-  const inch = document.units.length !== 'mm';
-  const unit = inch ? 'in' : 'mm';
-  const length = (mm: number) => Number((inch ? mm / INCH : mm).toFixed(inch ? 4 : 1));
+  const { unit, length } = lengthsIn(document.units, { mm: 1, inch: 4 });
   const done = barsCut(document);
   const sawing = sawingOf(shop);
   const rows = [

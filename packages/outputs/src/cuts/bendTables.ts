@@ -2,7 +2,6 @@ import {
   findMaterial,
   formatAngle,
   formatLength,
-  INCH,
   onBender,
   pairMark,
   pairName,
@@ -13,7 +12,7 @@ import {
   type OnBender,
 } from '@larchwood/core';
 import { NO_SHOP } from '@larchwood/format';
-import { csvOf } from '../csv.js';
+import { csvOf, lengthsIn } from '../csv.js';
 import type { Drawing } from '../drawing.js';
 import { SHEETS } from '../paper.js';
 import type { Source } from '../registry/output.js';
@@ -89,11 +88,8 @@ function learned({ settings }: OnBender): string[] {
 
 /** The same as comma-separated values: lengths in the build's unit, angles in degrees. */
 export function bendTablesCsv(source: Source): string {
-  const { units } = source.document;
-  const inch = units.length !== 'mm';
-  const length = (mm: number) => Number((inch ? mm / INCH : mm).toFixed(inch ? 4 : 2));
+  const { unit, length } = lengthsIn(source.document.units, { mm: 2, inch: 4 });
   const angle = (degrees: number) => Number(degrees.toFixed(3));
-  const unit = inch ? 'in' : 'mm';
   return csvOf(
     [
       ...['Piece', 'Name', `Tube (${unit})`, 'Marks from', 'Bend', `Mark (${unit})`],

@@ -1,12 +1,9 @@
-import { INCH } from '@larchwood/core';
-import { csvOf } from '../csv.js';
+import { csvOf, lengthsIn } from '../csv.js';
 import type { Source } from '../registry/output.js';
 
 /** Every hole of every tube, wall by wall, where it is marked: lengths in the build's unit, angles in degrees. */
 export function holesCsv({ document, plan }: Source): string {
-  const inch = document.units.length !== 'mm';
-  const unit = inch ? 'in' : 'mm';
-  const length = (mm: number) => Number((inch ? mm / INCH : mm).toFixed(inch ? 4 : 2));
+  const { unit, length } = lengthsIn(document.units, { mm: 2, inch: 4 });
   return csvOf(
     [
       ...['Piece', 'Name', 'Hole', 'Wall'],

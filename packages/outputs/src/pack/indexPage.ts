@@ -150,8 +150,8 @@ function findings({ findings: all }: Plan, units: LengthDisplay): string {
   const open = all.filter(({ severity }) => severity !== 'note');
   if (open.length === 0) return '';
   const items = open.map((finding) => {
-    const { title, text } = findingText(finding, units);
-    return `<li><strong>${escaped(title)}.</strong> ${escaped(text)}</li>`;
+    const { title, text, remedies } = findingText(finding, units);
+    return `<li><strong>${escaped(title)}.</strong> ${escaped([text, ...remedies].join(' '))}</li>`;
   });
   return `<section><h2>To look at before anything is cut</h2>\n<ul>${items.join('\n')}</ul></section>`;
 }

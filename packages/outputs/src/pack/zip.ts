@@ -15,5 +15,6 @@ export function zipOf(files: readonly PackedFile[], date?: string): Uint8Array {
   const all: Zippable = {};
   for (const { file, content } of files)
     all[file] = [typeof content === 'string' ? strToU8(content) : content, { mtime }];
+  // Solids are many megabytes of text: a third of the time for a tenth more of size.
   return zipSync(all, { level: 3 });
 }

@@ -43,6 +43,7 @@ export const pieceLabels = paper({
   title: 'Labels for the pieces',
   group: 'frame',
   name: () => 'labels',
+  caution: 'Labels: print the first sheet on plain paper without scaling, and hold it against the labels.',
   refuse: noTubes,
   pages: labelSheets,
 });

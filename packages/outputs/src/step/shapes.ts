@@ -11,8 +11,6 @@ import {
   makeLine,
   makePolygon,
   makeThreePointArc,
-  makeVertex,
-  measureDistanceBetween,
   revolution,
   Vector as Arrow,
   type Edge,
@@ -214,10 +212,6 @@ export function volumeOf(shape: Shape3D): number {
   found.delete();
   return volume;
 }
-
-/** How far a point lies outside of a body, mm; zero of one that is in it. */
-export const outsideBy = (shape: Shape3D, at: Vector): number =>
-  measureDistanceBetween(shape, makeVertex(triple(at)));
 
 /** The largest of what a cut has left; small crumbs beyond a cope are none of the piece. */
 export function largestOf(shape: Shape3D): Shape3D | undefined {

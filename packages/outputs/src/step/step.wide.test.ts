@@ -1,4 +1,4 @@
-import { importSTEP, type Shape3D } from 'replicad';
+import { importSTEP, makeVertex, measureDistanceBetween, type Shape3D } from 'replicad';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { surroundingsOf, wallPoint, type Plan, type Vector } from '@larchwood/core';
 import { DEMO } from '../../../../testing/demo.js';
@@ -6,12 +6,15 @@ import { KIT } from '../../../../testing/kit.js';
 import { planMade } from '../../../../testing/made.js';
 import { frameStep, pieceStep } from './frameStep.js';
 import { modellerFrom } from './modeller.js';
-import { outsideBy, volumeOf } from './shapes.js';
+import { triple, volumeOf } from './shapes.js';
 import { pieceSolid, plateSolid } from './solids.js';
 import { quoted } from './write.js';
 
 beforeAll(() => modellerFrom(KIT.modeller));
 
+/** How far a point lies outside of a body, mm; zero of one that is in it. */
+const outsideBy = (shape: Shape3D, at: Vector): number =>
+  measureDistanceBetween(shape, makeVertex(triple(at)));
 const planOf = (name: string): Plan => planMade(DEMO.find((each) => each.name === name)!);
 const readBack = async (step: string): Promise<Shape3D> => (await importSTEP(new Blob([step]))) as Shape3D;
 /** Volume of a plate by its mass; mm3. */
