@@ -9,6 +9,7 @@ const FLOORS = [
   ['frame'],
   ['joints'],
   ['bends', 'holes', 'plates', 'stock', 'tools'],
+  ['cutting'],
   ['solid'],
   ['mass'],
   ['tipping'],

@@ -29,7 +29,11 @@ export default defineConfig({
   webServer: {
     command: 'node apps/server/dist/main.js --demo',
     url: `http://127.0.0.1:${port}/api/builds`,
-    env: { LARCHWOOD_PORT: String(port), LARCHWOOD_DATABASE: `test-results/whole-${Date.now()}.sqlite` },
+    env: {
+      LARCHWOOD_PORT: String(port),
+      LARCHWOOD_DATABASE: `test-results/whole-${Date.now()}.sqlite`,
+      LARCHWOOD_CUTTING_DAY: '1',
+    },
     reuseExistingServer: false,
   },
 });

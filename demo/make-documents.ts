@@ -10,6 +10,7 @@ import {
 import { documentText, type BuildDocument, type LinkageId } from '@larchwood/format';
 import { inWork } from './inWork.js';
 import { measured } from './measured.js';
+import { ordered } from './ordered.js';
 import { worked } from './worked.js';
 
 /** Writes the demo workshop's documents. Alder Yard, its riders and its builds are made up. */
@@ -395,7 +396,10 @@ for (const { file, notes, brief, options, linkage } of DEMOS) {
   writeFileSync(
     new URL(`./${file}.larchwood.json`, import.meta.url),
     documentText(
-      measured(file, inWork(file, worked(file, withPieces(steered(document, linkage), planned.plan)))),
+      measured(
+        file,
+        ordered(file, inWork(file, worked(file, withPieces(steered(document, linkage), planned.plan)))),
+      ),
     ),
   );
 }

@@ -48,6 +48,7 @@ test('steps are moved by hand and by key, own ones put in, what cannot be is tol
   await expect(page.getByRole('alert')).toContainText('From 0 to 365 days.');
   await page.getByLabel('Fetch the fork: days that must pass after it').fill('9');
   await page.keyboard.press('Tab');
+  await page.getByLabel('Fetch the fork: not before').fill('2029-12-24');
   // Two that wait for each other.
   await choose(page, 'Fetch the fork waits for', /^Dry fit: main frame$/i);
   await row(page, 'Dry fit: main frame').getByRole('button', { pressed: false }).last().click();
@@ -60,7 +61,10 @@ test('steps are moved by hand and by key, own ones put in, what cannot be is tol
   await expect(row(page, /Put in .*chainstay/).first()).toBeVisible();
   await saved(page);
   const { document } = await exported(page);
-  expect(document.work).toMatchObject({ way: 'rear-first', own: [{ name: 'Fetch the fork', hours: 1.5 }] });
+  expect(document.work).toMatchObject({
+    way: 'rear-first',
+    own: [{ name: 'Fetch the fork', hours: 1.5, due: '2029-12-24' }],
+  });
   for (let step = 0; step < 60 && (await page.getByRole('button', { name: 'Undo' }).isEnabled()); step += 1)
     await page.getByRole('button', { name: 'Undo' }).click();
   expect(await count(page)).toBe(steps);

@@ -1,6 +1,7 @@
 import { MikroOrmModule } from '@mikro-orm/nestjs';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { BuildsModule } from './builds/builds.module.js';
+import { CuttingModule } from './cutting/cutting.module.js';
 import { databaseConfig } from './database/config.js';
 import { DATABASE_FILE, DATABASE_LOCK, DatabaseFile } from './database/databaseFile.js';
 import type { Lock } from './database/lock.js';
@@ -21,11 +22,13 @@ export interface Outside {
   readonly lock: Lock;
   readonly open: boolean;
   readonly addresses: () => readonly string[];
+  /** So many seconds are a day to the stand-in for a cutting service. */
+  readonly cuttingDay: number;
 }
 
 @Module({})
 export class AppModule {
-  static on({ databaseFile, lock, open, addresses }: Outside): DynamicModule {
+  static on({ databaseFile, lock, open, addresses, cuttingDay }: Outside): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -37,6 +40,7 @@ export class AppModule {
         ProfilesModule,
         ShopModule,
         PicturesModule,
+        CuttingModule.with(cuttingDay),
       ],
       controllers: [KeepingController],
       providers: [

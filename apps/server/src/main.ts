@@ -10,10 +10,11 @@ const here = (path: string): string => fileURLToPath(new URL(path, import.meta.u
 
 try {
   const databaseFile = databaseFileOf(process.env);
-  const { port, host, open, names, tls } = readSettings(process.env);
+  const { port, host, open, names, tls, cuttingDay } = readSettings(process.env);
   const certificate = tls === 'self' ? await ownCertificate(databaseFile) : tls;
   const app = await createServer({
     ...{ databaseFile, webFolder: here('../../web/dist'), place: { host, open, names } },
+    cuttingDay,
     ...(certificate === undefined ? {} : { certificate }),
   });
   try {

@@ -2,9 +2,10 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { MikroORM, RequestContext } from '@mikro-orm/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { FILE_SUFFIX, readShopText } from '@larchwood/format';
+import { ordersOf } from '@larchwood/core';
+import { FILE_SUFFIX, readShopText, type CutOrder } from '@larchwood/format';
 import { BuildsService } from './builds/builds.service.js';
-import { BuildEntity } from './database/entities.js';
+import { BuildEntity, CuttingOrderEntity } from './database/entities.js';
 import { ShopService } from './shop/shop.service.js';
 
 /** Fills an empty database with the demo workshop; one that already holds anything, deleted or not, is left alone. */
@@ -15,8 +16,11 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
     for (const file of readdirSync(folder)
       .filter((name) => name.endsWith(FILE_SUFFIX))
       .sort()) {
-      await app.get(BuildsService).import(JSON.parse(readFileSync(join(folder, file), 'utf8')));
+      const build = await app.get(BuildsService).import(JSON.parse(readFileSync(join(folder, file), 'utf8')));
+      for (const order of ordersOf(build.document))
+        orm.em.create(CuttingOrderEntity, knownOrder(build.id, order));
     }
+    await orm.em.flush();
     const lists = join(folder, 'shop.json');
     if (!existsSync(lists)) return;
     const read = readShopText(readFileSync(lists, 'utf8'));
@@ -24,4 +28,14 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
     for (const [list, items] of Object.entries(read.shop))
       for (const [id, item] of Object.entries(items)) await app.get(ShopService).save(list, id, item);
   });
+}
+
+/** An order of a demo build as the stand-in would have it. */
+function knownOrder(build: string, { id, on, due, price, pieces }: CutOrder) {
+  const day = (date: string) => Date.parse(`${date}T08:00:00Z`);
+  return {
+    ...{ id: Number(id.replace(/\D/g, '')), key: `demo-${id}`, build, price },
+    ...{ orderedAt: new Date(day(on)), days: Math.round((day(due) - day(on)) / 86_400_000) },
+    pieces: pieces.map(({ piece, mark }) => ({ piece, mark, price: 0 })),
+  };
 }

@@ -17,7 +17,7 @@ import { DoorService } from './door/door.service.js';
 import { modellerHeaders, safeHeaders } from './door/headers.js';
 import { addressesOf, ownCallsOnly, type Place } from './door/places.js';
 import { ProblemFilter } from './problem.filter.js';
-import { HERE } from './settings.js';
+import { CUTTING_DAY, HERE } from './settings.js';
 
 export interface ServerOptions {
   readonly databaseFile: string;
@@ -26,6 +26,8 @@ export interface ServerOptions {
   /** Where it listens and by whom it is reached; left out, this machine alone. */
   readonly place?: Place;
   readonly certificate?: Certificate;
+  /** So many seconds are a day to the stand-in for a cutting service. */
+  readonly cuttingDay?: number;
 }
 
 const ALONE: Place = { host: HERE, open: false, names: [] };
@@ -39,12 +41,12 @@ const DEEPEST = 60;
  * @throws DatabaseTrouble in words, when the database cannot be used as it is
  */
 export async function createServer(options: ServerOptions): Promise<NestExpressApplication> {
-  const { databaseFile, webFolder, place = ALONE, certificate } = options;
+  const { databaseFile, webFolder, place = ALONE, certificate, cuttingDay = CUTTING_DAY } = options;
   const lock = prepare(databaseFile);
   try {
     const addresses = (): string[] => addressesOfServer(app, place, certificate !== undefined);
     const app = await NestFactory.create<NestExpressApplication>(
-      AppModule.on({ databaseFile, lock, open: place.open, addresses }),
+      AppModule.on({ databaseFile, lock, open: place.open, addresses, cuttingDay }),
       {
         logger: ['warn', 'error'],
         bodyParser: false,

@@ -12,14 +12,18 @@ export interface Settings {
   /** Names besides its addresses under which it is reached. */
   readonly names: readonly string[];
   /** Given certificate and key, or one of its own making. */
+  /** So many seconds are a day to the stand-in for a cutting service. */
+  readonly cuttingDay: number;
   readonly tls: { readonly cert: string; readonly key: string } | 'self' | undefined;
 }
 
 export const HERE = '127.0.0.1';
+/** Seconds: an order is through in a minute or so. */
+export const CUTTING_DAY = 10;
 const usage = (message: string) => new DatabaseTrouble(message, EXIT.usage);
 
 /**
- * Reads the settings from the environment: LARCHWOOD_PORT, LARCHWOOD_HOST, LARCHWOOD_NAMES, and LARCHWOOD_TLS (`self`) or
+ * Reads the settings from the environment: LARCHWOOD_PORT, LARCHWOOD_HOST, LARCHWOOD_NAMES, LARCHWOOD_CUTTING_DAY, and LARCHWOOD_TLS (`self`) or
  * LARCHWOOD_TLS_CERT and LARCHWOOD_TLS_KEY (files).
  * @throws DatabaseTrouble in words, with the exit code of a wrong call
  */
@@ -37,6 +41,7 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
       .split(',')
       .map((name) => name.trim().toLowerCase())
       .filter(Boolean),
+    cuttingDay: dayOf(env.LARCHWOOD_CUTTING_DAY),
     tls: tlsOf(env),
   };
 }
@@ -48,6 +53,15 @@ function portOf(text = '4173'): number {
       `LARCHWOOD_PORT is “${text}”: give a whole number from 1 to 65535, or leave it out for 4173.`,
     );
   return port;
+}
+
+function dayOf(text = String(CUTTING_DAY)): number {
+  const seconds = /^\d{1,5}(\.\d{1,3})?$/.test(text) ? Number(text) : NaN;
+  if (!(seconds > 0 && seconds <= 86400))
+    throw usage(
+      `LARCHWOOD_CUTTING_DAY is “${text}”: give seconds from 0.001 to 86400, or leave it out for ${CUTTING_DAY}.`,
+    );
+  return seconds;
 }
 
 function tlsOf(env: Readonly<Record<string, string | undefined>>): Settings['tls'] {

@@ -87,3 +87,57 @@ export interface TakenIn {
   readonly items: number;
   readonly left: readonly string[];
 }
+
+/** What a cutting service does, and on which terms. Lengths mm, angles degrees. */
+export interface CuttingTerms {
+  readonly name: string;
+  /** It cuts nothing and takes no money: so many seconds are a day to it. Left out by a real one. */
+  readonly standIn?: { readonly day: number };
+  /** Largest and smallest outer size of a tube. */
+  readonly across: readonly [number, number];
+  readonly length: readonly [number, number];
+  readonly sheet: readonly [number, number];
+  readonly smallestHole: number;
+  readonly smallestWeb: number;
+  /** Sharpest angle between an end and its tube. */
+  readonly sharpest: number;
+  /** Thinnest and thickest wall of tubes, and plate, by material. */
+  readonly materials: Readonly<
+    Record<string, { readonly tube?: readonly [number, number]; readonly plate?: readonly [number, number] }>
+  >;
+  /** Of a length, to either side. */
+  readonly tolerance: number;
+  readonly edges: string;
+}
+/** What a refusal is about, so that it can be cured where it comes from. */
+export type RefusalAbout = 'section' | 'length' | 'holes' | 'ends' | 'material' | 'shape' | 'outline';
+export interface Refusal {
+  readonly about: RefusalAbout;
+  readonly text: string;
+}
+export interface QuotedPiece {
+  readonly piece: string;
+  readonly mark: string;
+  /** None where it is refused. */
+  readonly price?: number;
+  readonly refusals: readonly Refusal[];
+}
+export interface Quote {
+  readonly pieces: readonly QuotedPiece[];
+  /** Of all that is not refused. */
+  readonly price: number;
+  /** Days until it is sent. */
+  readonly days: number;
+}
+/** How far an order is. */
+export type OrderState = 'ordered' | 'cutting' | 'sent';
+export interface PlacedOrder {
+  readonly id: string;
+  readonly build: string;
+  readonly state: OrderState;
+  /** `2026-11-29`; when it was ordered, and when it is promised to be sent. */
+  readonly on: string;
+  readonly due: string;
+  readonly price: number;
+  readonly pieces: readonly { readonly piece: string; readonly mark: string; readonly price: number }[];
+}

@@ -263,6 +263,8 @@ export {
   stockGroups,
   type StockGroup,
 } from './stock/plan.js';
+export { hasArrived, marksMade, orderByMark, ordersOf, orderStep } from './stock/orders.js';
+export { openItems, orderOf, type CutHole, type CutItem, type ToCut } from './cutting/items.js';
 export { proveNest, solverFrom, type Proven } from './stock/prove.js';
 export {
   faceWords,

@@ -10,7 +10,7 @@ import { SteeringSchema } from './steeringSchema.js';
 import { DoneListSchema, WorkSchema } from './workSchema.js';
 
 /**
- * The build document, version 9: the open format `.larchwood.json`. This schema is the one place that says what a
+ * The build document, version 10: the open format `.larchwood.json`. This schema is the one place that says what a
  * document holds; the types, the check on import and the published JSON Schema all come from it.
  * Lengths are mm and angles degrees throughout.
  */
@@ -127,7 +127,7 @@ export type Rider = Brief['riders'][number];
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(9),
+    version: Type.Literal(10),
     name: name('Name of the build'),
     kind: literals('Kind of vehicle', ...KIND_IDS),
     startingSet: id('The set the build was started from; chooses the usual bands'),
@@ -173,13 +173,13 @@ export const BuildSchema = Type.Object(
     paper: PaperSchema,
   },
   {
-    $id: 'larchwood-build-9',
-    title: 'Larchwood build, version 9',
+    $id: 'larchwood-build-10',
+    title: 'Larchwood build, version 10',
     description:
       'Lengths in millimetres, angles in degrees, masses in kilograms, axes ISO 8855 (x forward, y left, z up).',
     additionalProperties: false,
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 9;
+export const FORMAT_VERSION = 10;
 export const FILE_SUFFIX = '.larchwood.json';

@@ -34,6 +34,39 @@ const BarSchema = closed(
 );
 export type CutBar = Static<typeof BarSchema>;
 
+const day = (about: string) => Type.String({ pattern: '^[0-9]{4}-[0-9]{2}-[0-9]{2}$', description: about });
+
+/** What is cut by somebody else: so long as it is in this list, nobody saws it here. */
+const OrderSchema = closed(
+  {
+    id: id('The service’s own number'),
+    service: name('Who cuts it'),
+    on: day('Ordered'),
+    due: day('Promised to be sent'),
+    price: number(0, 1000000, 'Of all, in the workshop’s money'),
+    tolerance: number(0.01, 20, 'Of a length, as the service states it, to either side, mm'),
+    edges: Type.String({ maxLength: 300, description: 'How its edges come, as the service states it' }),
+    pieces: Type.Array(
+      closed(
+        {
+          piece: id('Member or plate id'),
+          mark: name('Piece mark'),
+          length: length('As ordered'),
+          of: Type.String({ maxLength: 300, description: 'What it was ordered as, in words' }),
+          figures: Type.Array(number(-20000, 20000, 'mm or degrees'), {
+            maxItems: 4000,
+            description: 'The same in figures: size, ends, holes, outline',
+          }),
+        },
+        'A piece',
+      ),
+      { minItems: 1, maxItems: 700 },
+    ),
+  },
+  'An order at a cutting service',
+);
+export type CutOrder = Static<typeof OrderSchema>;
+
 export const CutsSchema = closed(
   {
     bends: Type.Record(Type.String({ pattern: '^[A-Za-z0-9._-]{1,60}$' }), BendingSchema, {
@@ -48,6 +81,7 @@ export const CutsSchema = closed(
       ),
     ),
     bars: Type.Array(BarSchema, { maxItems: 300, description: 'Bars that were cut' }),
+    orders: Type.Optional(Type.Array(OrderSchema, { maxItems: 60, description: 'Ordered cut' })),
   },
   'How its pieces are made',
 );

@@ -19,7 +19,7 @@ export {
   type Measured,
   type OwnMeasure,
 } from './checksSchema.js';
-export { type Bending, type CutBar, type CutsData } from './cutsSchema.js';
+export { type Bending, type CutBar, type CutOrder, type CutsData } from './cutsSchema.js';
 export * from './frameSchema.js';
 export { HOLE_LIMITS, LIMITS, LONGEST, type Limits } from './limits.js';
 export { PRINTABLE } from './parts.js';

@@ -20,6 +20,7 @@ const byStep = <T extends Parameters<typeof Type.Record>[1]>(value: T, about: st
     description: about,
     additionalProperties: false,
   });
+const DAY = '^[0-9]{4}-[0-9]{2}-[0-9]{2}$';
 const hours = (about: string) => number(0, 2000, `${about}, hours`);
 
 const OwnStepSchema = closed(
@@ -28,6 +29,9 @@ const OwnStepSchema = closed(
     name: name('What is to be done'),
     hours: hours('It takes'),
     after: Type.Optional(stepId('Right after this step')),
+    due: Type.Optional(
+      Type.String({ pattern: DAY, description: 'Cannot begin before this day: a delivery, a helper' }),
+    ),
   },
   'A step of the builder’s own',
 );
@@ -35,7 +39,7 @@ export type OwnStep = Static<typeof OwnStepSchema>;
 
 const CalendarSchema = closed(
   {
-    from: Type.String({ pattern: '^[0-9]{4}-[0-9]{2}-[0-9]{2}$', description: 'First day' }),
+    from: Type.String({ pattern: DAY, description: 'First day' }),
     week: Type.Array(number(0, 24, 'Hours of that day'), {
       minItems: 7,
       maxItems: 7,

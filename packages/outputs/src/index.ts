@@ -3,6 +3,7 @@ export { fileIn, fileNameOf, isPaper, outputOf, OUTPUTS } from './registry/regis
 export { logCsv } from './lists/logCsv.js';
 export { packOf, type Making, type PackedFile, type PackOptions } from './pack/pack.js';
 export { PACK_GROUPS, type LeftOut } from './pack/groups.js';
+export { orderFiles, type OrderPage } from './cutting/orderFiles.js';
 export { zipOf } from './pack/zip.js';
 export type { Edition, Kit, Output, OutputOptions, Paper, Source } from './registry/output.js';
 export { drawingsToPdf } from './pdf.js';

@@ -2,6 +2,7 @@ import { defineConfig } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import {
   BuildEntity,
+  CuttingOrderEntity,
   PartEntity,
   PictureEntity,
   ProfileEntity,
@@ -23,6 +24,7 @@ export function databaseConfig(file: string) {
     dbName: file,
     entities: [
       BuildEntity,
+      CuttingOrderEntity,
       RevisionEntity,
       PartEntity,
       RiderEntity,

@@ -175,3 +175,32 @@ export class PictureEntity {
   @Property({ type: 'datetime' })
   keptAt!: Date;
 }
+
+/** An order at the stand-in for a cutting service. */
+@Entity({ tableName: 'cutting_order' })
+export class CuttingOrderEntity {
+  @PrimaryKey({ type: 'integer', autoincrement: true })
+  id!: number;
+
+  /** The same one sent again is answered, not ordered again. */
+  @Unique()
+  @Property({ type: 'string' })
+  key!: string;
+
+  @Index()
+  @Property({ type: 'string' })
+  build!: string;
+
+  @Property({ type: JsonType })
+  pieces!: { readonly piece: string; readonly mark: string; readonly price: number }[];
+
+  @Property({ type: 'double' })
+  price!: number;
+
+  /** Until it is sent. */
+  @Property({ type: 'integer' })
+  days!: number;
+
+  @Property({ type: 'datetime' })
+  orderedAt!: Date;
+}

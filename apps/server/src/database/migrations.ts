@@ -103,6 +103,21 @@ export class AddPictures extends Migration {
   }
 }
 
+/** Orders at the stand-in for a cutting service. */
+export class AddCuttingOrders extends Migration {
+  override up(): void {
+    this.addSql(`create table cutting_order (
+      id integer not null primary key autoincrement, key text not null, build text not null, pieces json not null,
+      price real not null, days integer not null, ordered_at datetime not null);`);
+    this.addSql(`create unique index cutting_order_key_unique on cutting_order (key);`);
+    this.addSql(`create index cutting_order_build_index on cutting_order (build);`);
+  }
+
+  override down(): void {
+    this.addSql(`drop table cutting_order;`);
+  }
+}
+
 export const MIGRATIONS = [
   { name: '2026-11-24-create-builds', class: CreateBuilds },
   { name: '2026-11-25-create-riders', class: CreateRiders },
@@ -111,4 +126,5 @@ export const MIGRATIONS = [
   { name: '2026-11-28-add-keeping', class: AddKeeping },
   { name: '2026-11-28-add-shop', class: AddShop },
   { name: '2026-11-29-add-pictures', class: AddPictures },
+  { name: '2026-11-29-add-cutting-orders', class: AddCuttingOrders },
 ];

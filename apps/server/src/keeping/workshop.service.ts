@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/core';
 import { BadRequestException, Injectable } from '@nestjs/common';
-import { strFromU8, strToU8, unzipSync, zipSync, type Unzipped } from 'fflate';
+import { strFromU8, strToU8, zipSync, type Unzipped } from 'fflate';
 import {
   fileStem,
   FILE_SUFFIX,
@@ -22,6 +22,7 @@ import { PicturesService } from '../pictures/pictures.service.js';
 import { ProfilesService } from '../profiles/profiles.service.js';
 import { RidersService } from '../riders/riders.service.js';
 import { ShopService } from '../shop/shop.service.js';
+import { unzipped } from '../unzipped.js';
 
 /** Largest zip that is taken in, packed and unpacked, and most files in it. */
 export const LARGEST_ZIP = 64 * 1024 * 1024;
@@ -134,24 +135,12 @@ const keyOf = ({ school, name }: { readonly school: string; readonly name: strin
 const json = (value: unknown): Uint8Array => strToU8(`${JSON.stringify(value, null, 2)}\n`);
 
 /** @throws BadRequestException when it is no zip, or grows beyond all bounds */
-function unpacked(zip: Uint8Array): Unzipped {
-  let size = 0;
-  let count = 0;
-  try {
-    return unzipSync(zip, {
-      filter: ({ originalSize }) => {
-        size += originalSize;
-        count += 1;
-        if (size > 4 * LARGEST_ZIP || count > MOST_FILES || originalSize > 2 * LARGEST_DOCUMENT)
-          throw new BadRequestException('This zip holds more than a workshop does. Nothing was taken in.');
-        return true;
-      },
-    });
-  } catch (error) {
-    if (error instanceof BadRequestException) throw error;
-    throw new BadRequestException('This file is no zip that can be read. Nothing was taken in.');
-  }
-}
+const unpacked = (zip: Uint8Array): Unzipped =>
+  unzipped(zip, {
+    ...{ size: 4 * LARGEST_ZIP, files: MOST_FILES, file: 2 * LARGEST_DOCUMENT },
+    large: 'This zip holds more than a workshop does. Nothing was taken in.',
+    none: 'This file is no zip that can be read. Nothing was taken in.',
+  });
 
 function parsed(bytes: Uint8Array | undefined): unknown {
   try {

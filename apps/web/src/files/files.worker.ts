@@ -1,5 +1,16 @@
 import { expose, wrap } from 'comlink';
-import { outputOf, packOf, zipOf, type Making, type PackedFile } from '@larchwood/outputs';
+import type { CutItem } from '@larchwood/core';
+import {
+  orderFiles,
+  outputOf,
+  packOf,
+  zipOf,
+  type Making,
+  type OrderPage,
+  type Output,
+  type OutputOptions,
+  type PackedFile,
+} from '@larchwood/outputs';
 import { KIT } from './kit';
 import type { SolidMaker } from './solids.worker';
 import { sourceOf, type Build, type Wanted } from './wanted';
@@ -10,26 +21,38 @@ const maker = {
     outputOf(output).make(sourceOf(build), options, KIT),
 
   /** The pack as a zip; solids are made in a worker of their own meanwhile. */
-  pack: async (
+  pack: (build: Build, outputs: readonly string[], onMaking: (making: Making) => void): Promise<Uint8Array> =>
+    zipped(build, (elsewhere) =>
+      packOf(sourceOf(build), KIT, { outputs: outputs.map(outputOf), onMaking, elsewhere }),
+    ),
+
+  /** What a cutting service gets, as a zip. */
+  order: (
     build: Build,
-    outputs: readonly string[],
+    page: OrderPage,
+    items: readonly CutItem[],
     onMaking: (making: Making) => void,
-  ): Promise<Uint8Array> => {
-    const worker = new Worker(new URL('./solids.worker.ts', import.meta.url), { type: 'module' });
-    const solids = wrap<SolidMaker>(worker);
-    try {
-      const files: PackedFile[] = [];
-      const packed = packOf(sourceOf(build), KIT, {
-        outputs: outputs.map(outputOf),
-        onMaking,
-        elsewhere: (output, options) => solids.make({ ...build, output: output.id, options }),
-      });
-      for await (const file of packed) files.push(file);
-      return zipOf(files, build.edition.date);
-    } finally {
-      worker.terminate();
-    }
-  },
+  ): Promise<Uint8Array> =>
+    zipped(build, (elsewhere) => orderFiles(sourceOf(build), KIT, page, items, onMaking, elsewhere)),
 };
+
+type Elsewhere = (output: Output, options: OutputOptions) => Promise<string | Uint8Array>;
+
+/** Files as a zip, made beside a worker for solids. */
+async function zipped(
+  build: Build,
+  making: (elsewhere: Elsewhere) => AsyncGenerator<PackedFile>,
+): Promise<Uint8Array> {
+  const worker = new Worker(new URL('./solids.worker.ts', import.meta.url), { type: 'module' });
+  const solids = wrap<SolidMaker>(worker);
+  try {
+    const files: PackedFile[] = [];
+    const made = making((output, options) => solids.make({ ...build, output: output.id, options }));
+    for await (const file of made) files.push(file);
+    return zipOf(files, build.edition.date);
+  } finally {
+    worker.terminate();
+  }
+}
 export type FileMaker = typeof maker;
 expose(maker);

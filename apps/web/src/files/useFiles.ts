@@ -2,9 +2,16 @@ import { useQueryClient } from '@tanstack/react-query';
 import { proxy, wrap, type Remote } from 'comlink';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import type { FixtureDetails, Plan } from '@larchwood/core';
+import type { CutItem, FixtureDetails, Plan } from '@larchwood/core';
 import { fileStem } from '@larchwood/format';
-import { fileNameOf, type Making, type Output, type OutputOptions, type Source } from '@larchwood/outputs';
+import {
+  fileNameOf,
+  type Making,
+  type OrderPage,
+  type Output,
+  type OutputOptions,
+  type Source,
+} from '@larchwood/outputs';
 import { builds } from '../api/builds';
 import { useEditor } from '../editor/editor';
 import { useEdition, useRevisionText } from '../editor/revision';
@@ -46,6 +53,8 @@ export function useFiles(): {
   readonly make: (output: Output, options?: OutputOptions, sheets?: number) => Promise<void>;
   /** All of these outputs as one zip. */
   readonly pack: (outputs: readonly Output[]) => Promise<void>;
+  /** What a cutting service gets, as a zip; nothing where it is called off. @throws Error naming a piece without a file */
+  readonly order: (page: OrderPage, items: readonly CutItem[]) => Promise<Uint8Array | undefined>;
 } {
   const [busy, setBusy] = useState<string>();
   const [packing, setPacking] = useState<Packing>();
@@ -90,29 +99,36 @@ export function useFiles(): {
       setBusy(undefined);
     }
   };
-  const pack = async (outputs: readonly Output[]) => {
-    const making = madeApart<FileMaker, Uint8Array>(filesWorker(), (maker) =>
-      maker.pack(
-        state,
-        outputs.map(({ id }) => id),
-        proxy((step: Making) => setPacking((before) => before && { ...before, making: step })),
-      ),
-    );
+  /** Made with its progress told; nothing where it is called off. */
+  const madeInSteps = async (
+    usedFor: string,
+    work: (maker: Remote<FileMaker>, onMaking: (step: Making) => void) => Promise<Uint8Array>,
+  ): Promise<Uint8Array | undefined> => {
+    const onMaking = proxy((step: Making) => setPacking((before) => before && { ...before, making: step }));
+    const making = madeApart<FileMaker, Uint8Array>(filesWorker(), (maker) => work(maker, onMaking));
     setPacking({ cancel: making.cancel });
     try {
-      await keepRevision('pack');
-      const made = await making.file;
+      await keepRevision(usedFor);
+      return await making.file;
+    } finally {
+      setPacking(undefined);
+    }
+  };
+  const pack = async (outputs: readonly Output[]) => {
+    try {
+      const ids = outputs.map(({ id }) => id);
+      const made = await madeInSteps('pack', (maker, onMaking) => maker.pack(state, ids, onMaking));
       if (made === undefined) return;
       const name = `${fileStem(document.name)}-${edition.mark}-${edition.date}.zip`;
       download(made as BlobPart, 'application/zip', name);
       toast(`The pack is made: ${name}, ${(made.length / 1e6).toFixed(1)} MB.`);
     } catch (error) {
       toast(`The pack could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
-    } finally {
-      setPacking(undefined);
     }
   };
-  return { busy, packing, make, pack };
+  const order = (page: OrderPage, items: readonly CutItem[]) =>
+    madeInSteps('order to be cut', (maker, onMaking) => maker.order(state, page, items, onMaking));
+  return { busy, packing, make, pack, order };
 }
 
 /** Whether so many sheets are wanted. */

@@ -23,7 +23,7 @@ const TINT: Readonly<Record<Severity, string>> = {
 const CUTS_VIEWS = [
   [/^(hole|holes|slot|sleeve)-/, 'holes'],
   [/^(plate|fold)-/, 'flat'],
-  [/^(cut|no-stock|piece-over)/, 'stock'],
+  [/^(cut|order|no-stock|piece-over)/, 'stock'],
 ] as const;
 
 /** The part of a station that shows a finding best. */

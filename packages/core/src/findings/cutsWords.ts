@@ -62,6 +62,20 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
     text: `${mm(length)} of it were cut when its bar was marked.`,
     remedies: ['Put it on the rack', 'Press “Not cut after all” at its bar', 'Bring the frame back'],
   }),
+  'order-differs': ({ mark, length, wanted, order, there }, { mm }) => ({
+    title: `Piece ${mark} was ordered otherwise`,
+    text: `Order ${order} has it as it was drawn then, ${mm(length)} long; now it is ${mm(wanted)}, or its ends or holes are others.`,
+    remedies: there
+      ? ['Hold it against its host before it is used', 'Bring the frame back to what was ordered']
+      : ['Call the order off while it can be, and order anew', 'Bring the frame back to what was ordered'],
+  }),
+  'order-not-wanted': ({ mark, length, order, there }, { mm }) => ({
+    title: `Piece ${mark} was ordered and is not in the frame any more`,
+    text: `Order ${order} has ${mm(length)} of it.`,
+    remedies: there
+      ? ['Put it on the rack', 'Bring the frame back']
+      : ['Call the order off while it can be', 'Bring the frame back'],
+  }),
   'hole-over-end': ({ mark, hole, by }, { mm }) => ({
     title: `Piece ${mark}: ${nameInText(hole)} runs out over the end`,
     text: `It reaches ${mm(by)} past where the tube is cut.`,

@@ -141,6 +141,8 @@ export interface CutsFindings {
   'no-stock': { section: string; pieces: string };
   'cut-differs': { mark: string; length: number; wanted: number };
   'cut-not-wanted': { mark: string; length: number };
+  'order-differs': { mark: string; length: number; wanted: number; order: string; there: boolean };
+  'order-not-wanted': { mark: string; length: number; order: string; there: boolean };
   'hole-over-end': { mark: string; hole: string; by: number };
   'hole-over-edge': { mark: string; hole: string; by: number };
   'holes-meet': { mark: string; hole: string; other: string; left: number };

@@ -145,15 +145,25 @@ const tell = teller('cuts');
 /** Metal that is left between two holes at least, mm; a hole takes at most this share of what is across. Common practice, no source. */
 export const HOLES = { between: 2, share: 0.6 } as const;
 
+/** Metal between a hole and the nearer end of its tube, mm: whole it is from the deepest point of one end to that of the other. */
+function toEnd({ ends: [start, end], overall }: PieceCut, { fromStart, long }: Bore): number {
+  const low = start.edge.longest.at - start.edge.shortest.at;
+  const high = overall - (end.edge.longest.at - end.edge.shortest.at);
+  return Math.min(fromStart - long / 2 - low, high - fromStart - long / 2);
+}
+
+/** Least metal between a hole and another of its wall, or an end of its tube; mm, along the outside. */
+export const webOf = (cut: PieceCut, bores: readonly Bore[], bore: Bore): number =>
+  Math.min(
+    toEnd(cut, bore),
+    ...bores.filter((each) => each !== bore && each.wall === bore.wall).map((each) => apart(each, bore)),
+  );
+
 function holeFindings(piece: Piece, cut: PieceCut, bores: readonly Bore[]): Finding[] {
   const { mark } = piece;
-  const [start, end] = cut.ends;
-  // The tube is whole from the deepest point of one end to that of the other.
-  const low = start.edge.longest.at - start.edge.shortest.at;
-  const high = cut.overall - (end.edge.longest.at - end.edge.shortest.at);
   const found = bores.flatMap((bore, index): Finding[] => {
-    const { name: hole, fromStart, long, diameter, off, face } = bore;
-    const over = Math.max(low - (fromStart - long / 2), fromStart + long / 2 - high);
+    const { name: hole, fromStart, diameter, off, face } = bore;
+    const over = -toEnd(cut, bore);
     const flat = halfFlat(piece, stationOf(cut, fromStart), face);
     const wide = Math.abs(off) + diameter / 2 - flat;
     const other = bores

@@ -29,6 +29,19 @@ export function holeOver({ outline }: Pick<Plate, 'outline'>, hole: Plate['holes
   );
 }
 
+/** Least metal between a hole and the outline or another hole, mm. */
+export const plateWeb = (plate: Pick<Plate, 'outline' | 'holes'>, hole: Plate['holes'][number]): number =>
+  Math.min(
+    -holeOver(plate, hole),
+    ...plate.holes
+      .filter((each) => each !== hole)
+      .flatMap((each) => {
+        const [from, to] = middlesOf(each);
+        const across = middlesOf(hole).map((middle) => toSide(middle, from, to));
+        return across.map((away) => away - (each.diameter + hole.diameter) / 2);
+      }),
+  );
+
 /** What is wrong with flat parts. */
 export const flatFindings = (plates: readonly PlacedPlate[]): Finding[] =>
   plates

@@ -51,7 +51,8 @@ export const sawingOf = ({ sawing }: Pick<Shop, 'sawing'>): Sawing =>
 
 /**
  * What has to be cut of each section and material, bent pieces as long as they are bent, and what it can be cut from.
- * Pieces of bars that are marked cut are not wanted any more; off-cuts that were used are not there any more.
+ * Off-cuts that were used are not there any more.
+ * @param made marks of pieces that are cut already, or bought cut
  */
 export function stockGroups(
   {
@@ -60,12 +61,11 @@ export function stockGroups(
     bends,
   }: { readonly frame: Frame; readonly cuts: readonly PieceCut[]; readonly bends: readonly BendSchedule[] },
   shop: Pick<Shop, 'stock' | 'rack'>,
-  done: readonly CutBar[] = [],
+  made: ReadonlySet<string> = new Set(),
 ): readonly StockGroup[] {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  const cutAlready = new Set(done.flatMap((bar) => bar.pieces.map(({ mark }) => mark)));
   const all = sawn(cuts, bends)
-    .filter(({ cut: { mark } }) => !cutAlready.has(mark))
+    .filter(({ cut: { mark } }) => !made.has(mark))
     .map(({ cut, length }) => {
       const piece = byId.get(cut.piece)!;
       const { section, material } = piece.member;

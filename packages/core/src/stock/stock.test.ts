@@ -16,6 +16,7 @@ import {
   stockFindings,
   stockGroups,
 } from './plan.js';
+import { marksMade } from './orders.js';
 import { proveNest, solverFrom, type LinearSolver, type Proven } from './prove.js';
 
 const solve: LinearSolver = solverFrom(await loadHighs());
@@ -210,7 +211,9 @@ describe('the stock of a build', () => {
     rack: { r: { section: 'round-38x2', material: 'dom-1020', length: 1480, note: '' } },
   };
   const groupOf = (done: readonly CutBar[] = [], of = shop) =>
-    stockGroups(plan, of, done).find(({ section }) => section === 'round-38x2')!;
+    stockGroups(plan, of, marksMade({ cuts: { bends: {}, bars: [...done] } })).find(
+      ({ section }) => section === 'round-38x2',
+    )!;
   const cutting = { kerf: USUAL_SAWING.kerf, trim: USUAL_SAWING.trim };
   it('wants every piece once, bent ones as long as they are bent', () => {
     const groups = stockGroups(plan, shop);

@@ -1,4 +1,4 @@
-import type { BuildDocument, WorkData } from '@larchwood/format';
+import type { BuildDocument, CutOrder, WorkData } from '@larchwood/format';
 import type { BendSchedule } from '../bends/schedule.js';
 import type { Frame, Piece, PlacedPlate } from '../frame/frame.js';
 import type { DrilledPiece } from '../holes/holes.js';
@@ -40,6 +40,8 @@ export interface WorkInput {
   readonly cuts: readonly PieceCut[];
   readonly bends: readonly BendSchedule[];
   readonly holes: readonly DrilledPiece[];
+  /** What a cutting service cuts of it. */
+  readonly orders: readonly CutOrder[];
   readonly settings: readonly SettingSeed[];
   readonly checks: readonly CheckSeed[];
   /** The school's name; none where nothing holds the frame. */
@@ -57,6 +59,8 @@ export interface Making extends WorkInput {
   readonly parts: readonly SubAssembly[];
   readonly cutOf: ReadonlyMap<string, PieceCut>;
   readonly pieceOf: ReadonlyMap<string, Piece>;
+  /** The order that a piece comes with, by piece mark; none where it is made here. */
+  readonly orderOf: ReadonlyMap<string, CutOrder>;
   /** Pieces of a member: one, or left and right. */
   readonly twins: (member: string) => readonly Piece[];
   /** The step in which a piece is put in: a pair is put in together, unless its two belong to different parts. */

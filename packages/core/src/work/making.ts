@@ -60,6 +60,7 @@ export function makingOf(input: WorkInput): Making {
     parts,
     cutOf: new Map(input.cuts.map((cut) => [cut.piece, cut])),
     pieceOf,
+    orderOf: new Map(input.orders.flatMap((order) => order.pieces.map(({ mark }) => [mark, order]))),
     loadOf: (id) => {
       const own = pieceOf.get(id)?.member.id ?? id.split(':')[0]!;
       const pieces = twinsOf(own).map((piece) => partOf.get(piece.id));

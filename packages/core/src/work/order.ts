@@ -65,8 +65,11 @@ function insert(steps: Step[], own: Step, after: string): void {
   steps.splice(index < 0 && after !== 'start' ? steps.length : index + 1, 0, own);
 }
 
-const ownStep = ({ id, name, hours }: OwnStep): Step =>
-  step({ id, phase: 'finish', sort: 'own', name, about: 'A step of your own.', hours, of: name });
+const ownStep = ({ id, name, hours, due }: OwnStep): Step =>
+  step({
+    ...{ id, phase: 'finish', sort: 'own', name, about: 'A step of your own.', hours, of: name },
+    ...(due === undefined ? {} : { due }),
+  });
 
 /** Steps that wait for each other: each circle once. Source: depth-first search. */
 function circlesOf(steps: readonly Step[]): string[][] {

@@ -89,6 +89,8 @@ export interface Step {
   /** By the usual time of its sort, before the log and the builder’s own. */
   readonly hours: number;
   readonly needs: readonly Need[];
+  /** What it waits for comes on this day: `2026-12-04`. */
+  readonly due?: string;
   readonly cautions: readonly CautionId[];
   /** What is made by it, as far as a change of the frame would change it. */
   readonly of: string;

@@ -3,6 +3,7 @@ import { makingOf } from './making.js';
 import type { Making, WorkInput } from './input.js';
 import type { Step } from './step.js';
 import { fixtureSteps } from './steps/fixture.js';
+import { orderSteps } from './steps/bought.js';
 import { finishSteps } from './steps/finish.js';
 import { joinSteps } from './steps/join.js';
 import { offFrameSteps } from './steps/offFrame.js';
@@ -33,6 +34,7 @@ export function workFrom(input: WorkInput): { readonly work: Work; readonly maki
   const making = makingOf(input);
   const generated: readonly Step[] = [
     ...readySteps(making),
+    ...orderSteps(making),
     ...pieceSteps(making),
     ...offFrameSteps(making),
     ...fixtureSteps(making),

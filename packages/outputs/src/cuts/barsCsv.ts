@@ -1,4 +1,4 @@
-import { barsCut, firstNest, oneEachNest, sawingOf, stockGroups } from '@larchwood/core';
+import { barsCut, firstNest, marksMade, oneEachNest, sawingOf, stockGroups } from '@larchwood/core';
 import { NO_SHOP } from '@larchwood/format';
 import { csvOf, lengthsIn } from '../csv.js';
 import type { Source } from '../registry/output.js';
@@ -10,11 +10,12 @@ export function barsCsv({ document, plan, shop = NO_SHOP }: Source): string {
   const sawing = sawingOf(shop);
   const rows = [
     ...done.map((bar) => ({ ...bar, state: 'cut', from: bar.offcut === undefined ? 'new' : 'rack' })),
-    ...stockGroups(plan, shop, done).flatMap(({ section, material, wanted, sources, oneEach }) =>
-      (oneEach ? oneEachNest : firstNest)(wanted, sources, sawing).bars.map(({ source, pieces, left }) => ({
-        ...{ section, material, length: source.length, pieces, left, state: 'to cut' },
-        from: source.offcut ? 'rack' : 'new',
-      })),
+    ...stockGroups(plan, shop, marksMade(document)).flatMap(
+      ({ section, material, wanted, sources, oneEach }) =>
+        (oneEach ? oneEachNest : firstNest)(wanted, sources, sawing).bars.map(({ source, pieces, left }) => ({
+          ...{ section, material, length: source.length, pieces, left, state: 'to cut' },
+          from: source.offcut ? 'rack' : 'new',
+        })),
     ),
   ];
   return csvOf(

@@ -1,7 +1,11 @@
+import type { BuildDocument } from '@larchwood/format';
 import {
   findMaterial,
+  hasArrived,
   INCH,
+  marksMade,
   massUnitOf,
+  orderByMark,
   POUND,
   sectionText,
   type LengthDisplay,
@@ -15,18 +19,34 @@ import { jointName } from '../patterns/stripWords.js';
 /**
  * The cut list as comma-separated values, one row a piece: lengths in the build's unit, angles in degrees, mass in kg or lb.
  */
-export function cutListCsv(plan: Plan, display: LengthDisplay): string {
-  const { heads, rows } = cutListTable(plan, display);
+export function cutListCsv(plan: Plan, document: Listed): string {
+  const { heads, rows } = cutListTable(plan, document);
   return csvOf(heads, rows);
+}
+
+/** What of a document its cut list depends on. */
+export type Listed = Pick<BuildDocument, 'units' | 'cuts' | 'done'>;
+
+/** Whether a piece is still to be cut, is cut, or comes cut from somebody else. */
+function stateOf(document: Listed): (mark: string) => string {
+  const orders = orderByMark(document);
+  const made = marksMade(document);
+  return (mark) => {
+    const order = orders.get(mark);
+    if (order) return `${hasArrived(order, document) ? 'came with order' : 'ordered cut,'} ${order.id}`;
+    return made.has(mark) ? 'cut' : 'to cut';
+  };
 }
 
 /** Heads with their units, and a row a piece. */
 export function cutListTable(
   plan: Plan,
-  display: LengthDisplay,
+  document: Listed,
 ): { readonly heads: readonly string[]; readonly rows: readonly (readonly (string | number)[])[] } {
   const pieces = new Map(plan.frame.pieces.map((piece) => [piece.id, piece]));
+  const { units: display } = document;
   const unit = display.length === 'mm' ? 'mm' : 'in';
+  const state = stateOf(document);
   const rows = [
     ...plan.cuts.map((cut) => tubeRow(cut, pieces.get(cut.piece)!, display)),
     ...plan.frame.plates.map((plate) => ({
@@ -40,7 +60,10 @@ export function cutListTable(
   ];
   return {
     heads: HEADINGS.map(([, name]) => name.replace('{unit}', unit).replace('{mass}', massUnitOf(display))),
-    rows: rows.map((row) => HEADINGS.map(([key]) => row[key])),
+    rows: rows.map((row) => {
+      const told: Row = { ...row, state: state(String(row.mark)) };
+      return HEADINGS.map(([key]) => told[key]);
+    }),
   };
 }
 
@@ -59,6 +82,7 @@ const HEADINGS = [
   ['match', 'Match angle (deg)'],
   ['bends', 'Bends'],
   ['twin', 'Twin'],
+  ['state', 'State'],
   ['mass', 'Mass ({mass})'],
 ] as const;
 type Key = (typeof HEADINGS)[number][0];
@@ -68,6 +92,7 @@ const EMPTY = Object.fromEntries(HEADINGS.map(([key]) => [key, ''])) as Row;
 function tubeRow(cut: PieceCut, piece: Piece, display: LengthDisplay): Row {
   const [start, end] = cut.ends;
   return {
+    ...EMPTY,
     mark: cut.mark,
     name: cut.name,
     section: sectionText(piece.section, display),

@@ -1,6 +1,6 @@
-import type { LengthDisplay, Plan } from '@larchwood/core';
+import type { Plan } from '@larchwood/core';
 import { unzipSync, zipSync, type Zippable } from 'fflate';
-import { cutListTable } from './cutList.js';
+import { cutListTable, type Listed } from './cutList.js';
 
 /** A column is as wide as its longest words, in letters, and no wider than this. */
 const WIDEST = 34;
@@ -8,9 +8,9 @@ const WIDEST = 34;
 const NO_DAY = new Date(1980, 0, 2);
 
 /** The cut list as a sheet of a table program, heads kept in sight; figures are figures, words stay words. */
-export async function cutListXlsx(plan: Plan, display: LengthDisplay): Promise<Uint8Array> {
+export async function cutListXlsx(plan: Plan, document: Listed): Promise<Uint8Array> {
   const { default: sheetOf } = await import('write-excel-file/universal');
-  const { heads, rows } = cutListTable(plan, display);
+  const { heads, rows } = cutListTable(plan, document);
   const head = heads.map((value) => ({
     ...{ value, type: String, fontWeight: 'bold' as const, wrap: true },
     bottomBorderStyle: 'thin' as const,

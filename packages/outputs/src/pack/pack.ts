@@ -34,7 +34,7 @@ const editionOf = ({ mark, date }: Edition): string => (date === undefined ? mar
 const INDEX = 'index.html';
 
 const markOf = ({ plan }: Source, { piece }: OutputOptions): string | undefined =>
-  plan.cuts.find((cut) => cut.piece === piece)?.mark;
+  (plan.cuts.find((cut) => cut.piece === piece) ?? plan.frame.plates.find(({ id }) => id === piece))?.mark;
 
 /**
  * Every file that can be made of a build, one after the other, in folders by what they are for; then the build's own file, and

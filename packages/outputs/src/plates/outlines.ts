@@ -6,6 +6,7 @@ import {
   STEERING_GROUP,
   type LengthDisplay,
   type MadeOutline,
+  type PlacedPlate,
   type Plan,
 } from '@larchwood/core';
 import { circle, label, path, placed, type Drawing, type Mark, type Point } from '../drawing.js';
@@ -37,9 +38,12 @@ export function steeringOutlines({ made, frame }: Plan): readonly MadeOutline[] 
   ];
 }
 
-/** Every plate of the frame; of those that are made alike one, with their number. */
-export function flatParts({ frame }: Plan): readonly MadeOutline[] {
-  return madeAlike(frame.plates).map(([first, ...others]): MadeOutline => {
+/** Every plate of the frame. */
+export const flatParts = ({ frame }: Pick<Plan, 'frame'>): readonly MadeOutline[] => partsOf(frame.plates);
+
+/** These plates; of those that are made alike one, with their number. */
+export function partsOf(plates: readonly PlacedPlate[]): readonly MadeOutline[] {
+  return madeAlike(plates).map(([first, ...others]): MadeOutline => {
     const { plate } = first!;
     const marks = [...new Set([first!, ...others].map(({ mark }) => mark))].join(', ');
     const sides = others.length > 0 && !sameTurnedOver(plate) ? ', right ones turned over' : '';

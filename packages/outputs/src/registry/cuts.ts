@@ -1,6 +1,7 @@
+import { madeAlike } from '@larchwood/core';
 import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
 import { drawingToDxf } from '../dxf.js';
-import { flatParts, outlinesInARow, outlineSheets } from '../plates/outlines.js';
+import { flatParts, outlinesInARow, partsOf, outlineSheets } from '../plates/outlines.js';
 import { barsCsv } from '../cuts/barsCsv.js';
 import { holesCsv } from '../cuts/holesCsv.js';
 import { holeSheets } from '../cuts/holeSheets.js';
@@ -106,4 +107,25 @@ export const flatDxf: Output = {
   name: () => 'flat-parts',
   refuse: noPlates,
   make: ({ document, plan }) => drawingToDxf(outlinesInARow(flatParts(plan), document.units)),
+};
+
+/** One flat part alone: for who cuts plate. */
+export const plateOutline: Output = {
+  id: 'plate-dxf',
+  title: 'DXF of one flat part',
+  listed: 'Each flat part, DXF in mm',
+  group: 'cuts',
+  formOf: flatSheets.id,
+  ofPiece: true,
+  mediaType: 'image/vnd.dxf',
+  suffix: 'dxf',
+  name: ({ plan }, { piece }) => `plate-${plan.frame.plates.find(({ id }) => id === piece)?.mark ?? 'none'}`,
+  refuse: noPlates,
+  // Of those that are made alike, one.
+  packed: ({ plan }) => madeAlike(plan.frame.plates).map(([first]) => ({ piece: first!.id })),
+  make: ({ document, plan }, { piece }) => {
+    const part = plan.frame.plates.filter(({ id }) => id === piece);
+    if (part.length === 0) throw new RangeError('Choose one flat part.');
+    return drawingToDxf(outlinesInARow(partsOf(part), document.units));
+  },
 };

@@ -11,7 +11,7 @@ export const cutList: Output = {
   suffix: 'csv',
   name: () => 'cut-list',
   refuse: noTubes,
-  make: ({ document, plan }) => cutListCsv(plan, document.units),
+  make: ({ document, plan }) => cutListCsv(plan, document),
 };
 
 export const cutListSheet: Output = {
@@ -22,8 +22,7 @@ export const cutListSheet: Output = {
   suffix: 'xlsx',
   name: () => 'cut-list',
   refuse: noTubes,
-  make: async ({ document, plan }) =>
-    (await import('../lists/cutListXlsx.js')).cutListXlsx(plan, document.units),
+  make: async ({ document, plan }) => (await import('../lists/cutListXlsx.js')).cutListXlsx(plan, document),
 };
 
 export const masses: Output = {

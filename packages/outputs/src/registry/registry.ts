@@ -7,6 +7,7 @@ import {
   flatSheets,
   holes,
   holesText,
+  plateOutline,
   toolSettings,
 } from './cuts.js';
 import { fixtureFullSize, fullSizePlan, settingSheets, settingsTable } from './fixture.js';
@@ -41,6 +42,7 @@ export const OUTPUTS: readonly Output[] = [
   toolSettings,
   flatSheets,
   flatDxf,
+  plateOutline,
   pieceLabels,
   frameSolids,
   pieceSolids,

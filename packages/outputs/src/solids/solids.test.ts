@@ -14,7 +14,7 @@ const steel = (kilograms: number) => kilograms / 7850e-9;
 
 describe('the frame for other programs', () => {
   it('the cut list reads back with every piece, its length and its mass', () => {
-    const { data, errors } = Papa.parse<Record<string, string>>(cutListCsv(kart, kart.units), {
+    const { data, errors } = Papa.parse<Record<string, string>>(cutListCsv(kart, { units: kart.units }), {
       header: true,
     });
     expect(errors).toEqual([]);
@@ -32,8 +32,8 @@ describe('the frame for other programs', () => {
     );
   });
   it('as a sheet it has the same cells, figures as figures, and is the same bytes each time', async () => {
-    const bytes = await cutListXlsx(kart, kart.units);
-    expect(await cutListXlsx(kart, kart.units)).toEqual(bytes);
+    const bytes = await cutListXlsx(kart, { units: kart.units });
+    expect(await cutListXlsx(kart, { units: kart.units })).toEqual(bytes);
     const parts = unzipSync(bytes);
     const sheet = strFromU8(parts['xl/worksheets/sheet1.xml']!);
     const words = strFromU8(parts['xl/sharedStrings.xml']!);
@@ -47,7 +47,7 @@ describe('the frame for other programs', () => {
   it('inches, and names that a table program could take for a formula, stay what they are', () => {
     const inches = cutListCsv(
       { ...kart, cuts: [{ ...kart.cuts[0]!, name: '=1+1' }] },
-      { length: 'fraction', denominator: 32 },
+      { units: { length: 'fraction', denominator: 32 } },
     );
     const [row] = Papa.parse<Record<string, string>>(inches, { header: true }).data;
     expect(row!.Name).toBe("'=1+1");

@@ -5,7 +5,7 @@ import { NO_DETAILS, type Plan } from '@larchwood/core';
 import { OUTPUTS, PACK_GROUPS, type Output, type Source } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
 import { useEdition } from '../../editor/revision';
-import { useFiles, useSource, type Packing } from '../../files/useFiles';
+import { useFiles, useSource } from '../../files/useFiles';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Check } from '../../parts/Check';
@@ -13,10 +13,13 @@ import { TabBar } from '../../parts/TabBar';
 import { useTab } from '../../parts/useTab';
 import { useShop } from '../../shop/useShop';
 import { BringInView } from './BringInView';
+import { CuttingView } from './cutting/CuttingView';
+import { Progress } from './Progress';
 
 const TABS = [
   { id: 'out', tab: 'Files' },
   { id: 'in', tab: 'Bring in' },
+  { id: 'cutting', tab: 'Have it cut' },
 ] as const;
 
 /** Everything that can be made of the build, one by one or as one zip; and what comes in from other programs. */
@@ -33,7 +36,13 @@ export function PackStation() {
     <Tabs.Root value={shown} onValueChange={choose} className="flex min-h-0 min-w-0 flex-1 flex-col">
       <TabBar tabs={TABS} />
       <Tabs.Content value={shown} className="flex min-h-80 flex-1 max-[900px]:flex-col" tabIndex={-1}>
-        {shown === 'in' ? <BringInView /> : <Pack plan={plan} />}
+        {shown === 'in' ? (
+          <BringInView />
+        ) : shown === 'cutting' ? (
+          <CuttingView plan={plan} />
+        ) : (
+          <Pack plan={plan} />
+        )}
       </Tabs.Content>
     </Tabs.Root>
   );
@@ -114,7 +123,7 @@ function Pack({ plan }: { readonly plan: Plan }) {
         </Group>
         <div className="p-4">
           {packing ? (
-            <Progress packing={packing} />
+            <Progress packing={packing} what="How far the pack is" />
           ) : (
             <Button look="strong" disabled={busy !== undefined} onClick={() => void pack(chosen)}>
               <Package size={16} aria-hidden /> Make the pack
@@ -127,32 +136,6 @@ function Pack({ plan }: { readonly plan: Plan }) {
         </p>
       </Panel>
     </>
-  );
-}
-
-function Progress({ packing: { making, cancel } }: { readonly packing: Packing }) {
-  const step = making?.step ?? 0;
-  const of = making?.of ?? 1;
-  return (
-    <div className="flex flex-col gap-2">
-      <div
-        role="progressbar"
-        aria-label="How far the pack is"
-        aria-valuemin={0}
-        aria-valuenow={step}
-        aria-valuemax={of}
-        className="h-2 border border-ink bg-sheet"
-      >
-        <div className="h-full bg-spruce" style={{ width: `${(100 * step) / of}%` }} />
-      </div>
-      <p className="flex items-baseline justify-between gap-3 text-[13.5px]" aria-live="polite">
-        <span className="min-w-0">{making?.title ?? 'Beginning…'}</span>
-        <span className="figure shrink-0 text-quiet">
-          {step} of {of}
-        </span>
-      </p>
-      <Button onClick={cancel}>Cancel</Button>
-    </div>
   );
 }
 

@@ -14,6 +14,7 @@ import {
   moveStep,
   removeNeed,
   removeOwn,
+  setDue,
   setHours,
   setWait,
   stepBack,
@@ -130,6 +131,26 @@ export function StepDetail({ plan, hand, step, pick }: Props) {
           </IconButton>
         )}
       </Row>
+      {own ? (
+        <Row name="Not before">
+          <input
+            type="date"
+            aria-label={`${step.name}: not before`}
+            className="min-h-8 w-36 border border-rule bg-sheet px-2"
+            value={own.due ?? ''}
+            onChange={({ target: { value } }) => {
+              if (value === '' || /^\d{4}-\d{2}-\d{2}$/.test(value))
+                change('work.own', setDue(step.id, value === '' ? undefined : value));
+            }}
+          />
+        </Row>
+      ) : (
+        step.due !== undefined && (
+          <Row name="Not before">
+            <span className="figure">{step.due}</span>
+          </Row>
+        )
+      )}
       <Row name="Then days must pass">
         <TextField
           field={`work.waits.${step.id}`}

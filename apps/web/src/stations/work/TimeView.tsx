@@ -23,7 +23,6 @@ import type { WorkHand } from './useWork';
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 const DAY = 86_400_000;
 const parsed = (day: string): Date => new Date(`${day}T00:00:00Z`);
-const weekday = (date: Date): number => (date.getUTCDay() + 6) % 7;
 const dayText = (date: Date): string =>
   date.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
 
@@ -43,7 +42,7 @@ export function TimeView({ hand }: { readonly hand: WorkHand }) {
     calendar.week,
     hours,
     (id) => isDone(progress.states.get(id)),
-    weekday(first),
+    from,
   );
   const end = plan.days === undefined ? undefined : new Date(first.getTime() + plan.days * DAY);
   const change = (next: Calendar) => {

@@ -14,6 +14,7 @@ import {
   moveStep,
   removeNeed,
   removeOwn,
+  setDue,
   setCalendar,
   setDone,
   setHours,
@@ -49,6 +50,9 @@ describe('changes of the work', () => {
     const own = did(addOwn(OWN), addNeed('coat', 'own:1'), addNeed('own:1', 'get'), moveStep('own:1', 'get'));
     expect(own.work!.needs).toHaveLength(2);
     expect(sound(changeOwn('own:1', { hours: 2 })(own)).work!.own).toEqual([{ ...OWN, hours: 2 }]);
+    const due = sound(setDue('own:1', '2026-12-04')(own));
+    expect(due.work!.own).toEqual([{ ...OWN, due: '2026-12-04' }]);
+    expect(sound(setDue('own:1', undefined)(due)).work!.own).toEqual([OWN]);
     const out = sound(removeOwn('own:1')(own)).work!;
     expect([out.own, out.needs, out.moves]).toEqual([[], [], []]);
   });

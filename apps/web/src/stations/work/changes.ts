@@ -23,6 +23,14 @@ export const changeOwn = (id: string, part: Partial<OwnStep>): Change =>
     ...work,
     own: work.own.map((each) => (each.id === id ? { ...each, ...part } : each)),
   }));
+/** The day on which what it waits for comes; none: it can begin at any time. */
+export const setDue = (id: string, due: string | undefined): Change =>
+  change((work) => ({
+    ...work,
+    own: work.own.map((each) =>
+      each.id === id ? { ...withoutKeys(each, 'due'), ...(due === undefined ? {} : { due }) } : each,
+    ),
+  }));
 export const removeOwn = (id: string): Change =>
   change((work) => ({
     ...work,

@@ -1,10 +1,13 @@
 import { bendFindings } from '../../bends/findings.js';
+import { boughtFindings } from '../../cutting/findings.js';
+import { cutItems } from '../../cutting/items.js';
 import { flatFindings } from '../../plates/findings.js';
 import { clearanceFindings } from '../../clearance/sweep.js';
 import type { Finding } from '../../findings/finding.js';
 import { jointFindings } from '../../joints/findings.js';
 import { seatFindings } from '../../seat/findings.js';
 import { briefFindings } from '../../stance/briefFindings.js';
+import { ordersOf } from '../../stock/orders.js';
 import { barsCut, cutFindings } from '../../stock/plan.js';
 import { stanceFindings } from '../../stance/findings.js';
 import { parts, stage } from '../stage.js';
@@ -39,6 +42,16 @@ const stale = stage(
   ({ document, steering: linked, made }): readonly Finding[] => staleParts(document.frame, linked, made),
 );
 
+/** Of pieces that were ordered cut: looked through only where there is an order. */
+const orders = stage(
+  'orders found',
+  { document: parts('cuts', 'done'), frame, cuts, holes },
+  ({ document, frame: of, cuts: { cuts: own }, holes: drilled }): readonly Finding[] =>
+    ordersOf(document).length === 0
+      ? []
+      : boughtFindings(cutItems({ frame: of, cuts: own, holes: drilled }), document),
+);
+
 /** What can be told at once. */
 export const findings = stage(
   'findings',
@@ -53,6 +66,7 @@ export const findings = stage(
     cuts,
     bends,
     holes,
+    orders,
     interferences,
     fixture,
   },
@@ -68,6 +82,7 @@ export const findings = stage(
     ...made.holes.flatMap(({ findings: of }) => of),
     ...flatFindings(made.frame.plates),
     ...cutFindings({ cuts: made.cuts.cuts, bends: made.bends }, barsCut(document)),
+    ...made.orders,
     ...made.fixture.findings,
   ],
 );

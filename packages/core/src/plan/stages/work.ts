@@ -2,6 +2,7 @@ import type { Finding } from '../../findings/finding.js';
 import { blocksOf } from '../../work/blocks.js';
 import { blockFindings, orderFindings, pieceFindings } from '../../work/findings.js';
 import type { CheckSeed, SettingSeed } from '../../work/input.js';
+import { ordersOf } from '../../stock/orders.js';
 import { workFrom } from '../../work/work.js';
 import { seamsOf } from '../../work/weld/seams.js';
 import { parts, stage } from '../stage.js';
@@ -45,6 +46,9 @@ const seams = stage('seams', { frame: fixedFrame, cuts }, ({ frame: of, cuts: { 
   seamsOf(of, own),
 );
 
+/** What is cut by somebody else. */
+const orders = stage('orders', { document: parts('cuts') }, ({ document }) => ordersOf(document));
+
 const made = stage(
   'made work',
   {
@@ -53,6 +57,7 @@ const made = stage(
     cuts,
     bends,
     holes,
+    orders,
     seeds,
     measures,
     holder,

@@ -4,6 +4,7 @@ import type { EndCut } from '../../joints/endCut.js';
 import type { Piece } from '../../frame/frame.js';
 import type { Making } from '../input.js';
 import type { Line, Step } from '../step.js';
+import { arrivals, boughtPlate, boughtTube } from './bought.js';
 import { marks, needs, step, told } from './make.js';
 
 /** Usual times, hours; common practice, no source: the workshop's log takes their place. */
@@ -29,10 +30,13 @@ export function pieceSteps(making: Making): Step[] {
   ];
 }
 
-function stepsOf({ cutOf, twins, bends, holes }: Making, { member }: Piece): Step[] {
-  const pair = twins(member.id);
-  const cut = cutOf.get(pair[0]!.id);
+function stepsOf(making: Making, { member }: Piece): Step[] {
+  const { cutOf, twins, bends, holes, orderOf } = making;
+  const all = twins(member.id);
+  const cut = cutOf.get(all[0]!.id);
   if (!cut) return [];
+  const pair = all.filter(({ mark }) => !orderOf.has(mark));
+  if (pair.length === 0) return boughtTube(making, all);
   const ids = pair.map(({ id }) => id);
   const mark = marks(pair);
   const bend = bends.find(({ piece }) => piece === pair[0]!.id);
@@ -98,7 +102,7 @@ function stepsOf({ cutOf, twins, bends, holes }: Making, { member }: Piece): Ste
       ],
       tool: cut.ends.some(({ cut: how }) => how === 'coped') ? 'Notcher, mill or paper pattern' : 'Saw',
       sheet: { station: 'patterns', ref: pair[0]!.id },
-      needs: bend ? needs('piece', bendId) : needs('piece', 'get'),
+      needs: [...(bend ? needs('piece', bendId) : needs('piece', 'get')), ...arrivals(making, all)],
       cautions: ['grinder'],
       of: told(
         cut.overall,
@@ -167,8 +171,11 @@ function markWords(pair: readonly Piece[], { handedness }: PieceCut, bent: boole
   return `Piece mark, top, front and left on the tube first.${seam}${twin}`;
 }
 
-function plateStep({ frame }: Making, id: string): Step {
-  const both = frame.plates.filter(({ plate }) => plate.id === id);
+function plateStep(making: Making, id: string): Step {
+  const { frame, orderOf } = making;
+  const all = frame.plates.filter(({ plate }) => plate.id === id);
+  const both = all.filter(({ mark }) => !orderOf.has(mark));
+  if (both.length === 0) return boughtPlate(making, all, id);
   const { plate } = both[0]!;
   const { outline, holes, thickness } = plate;
   return step({
@@ -183,7 +190,7 @@ function plateStep({ frame }: Making, id: string): Step {
     lines: [{ id: 'thick', text: 'Thickness', value: thickness, quantity: 'length' }],
     tool: 'Full-size outline',
     sheet: { station: 'cuts', show: 'flat', ref: both[0]!.id },
-    needs: needs('piece', 'get'),
+    needs: [...needs('piece', 'get'), ...arrivals(making, all)],
     cautions: ['grinder'],
     of: told(
       thickness,

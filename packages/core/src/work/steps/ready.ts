@@ -3,14 +3,15 @@ import type { Step } from '../step.js';
 import { marks, needs, step, told } from './make.js';
 
 /** What is there already is looked over first; then everything is got together. */
-export function readySteps({ build, frame, cuts, twins }: Making): Step[] {
+export function readySteps({ build, frame, cuts, twins, orderOf }: Making): Step[] {
   const donors = new Set(build.groups.filter(({ donor }) => donor).map(({ id }) => id));
   const given = frame.pieces.filter(({ member }) => member.group !== undefined && donors.has(member.group));
   const bought = frame.pieces.filter(
     ({ supplied, id }) => supplied && !given.some((piece) => piece.id === id),
   );
   const lengths = new Map<string, { name: string; length: number }>();
-  for (const { piece, blank } of cuts) {
+  for (const { piece, blank, mark } of cuts) {
+    if (orderOf.has(mark)) continue;
     const of = frame.pieces.find(({ id }) => id === piece);
     if (!of) continue;
     const before = lengths.get(of.section.id)?.length ?? 0;

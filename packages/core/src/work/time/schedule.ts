@@ -23,9 +23,15 @@ export interface Schedule {
   readonly left: number;
   /** Day on which the last step ends, after the first; none where there is never time. */
   readonly days: number | undefined;
-  /** What decides when it is done: steps, and waits that nothing else fills. */
+  /** What decides when it is done: steps, and waits and deliveries that nothing else fills. */
   readonly chain: readonly string[];
 }
+
+const DAY = 86_400_000;
+const dateOf = (day: string): number => Date.parse(`${day}T00:00:00Z`);
+/** 0 for Monday. */
+const weekdayOf = (day: string): number => (new Date(dateOf(day)).getUTCDay() + 6) % 7;
+const daysBetween = (from: string, to: string): number => Math.round((dateOf(to) - dateOf(from)) / DAY);
 
 /** Longest that is looked ahead, days. */
 const FARTHEST = 3 * 366;
@@ -33,9 +39,10 @@ const LEAST = 1 / 60;
 
 /**
  * One builder, one step after the other in their order, in the working times of a week. After some steps days must pass
- * before what needs them; the builder goes on with what does not. What is done takes no time any more.
+ * before what needs them, and some wait for a day on which something comes; the builder goes on with what does not. What is
+ * done takes no time any more.
  * @param hours of a step, by the builder's own word, the workshop's log, or as usual
- * @param firstDay weekday of the first day, 0 for Monday
+ * @param first day, as `2026-12-04`
  */
 export function schedule(
   steps: readonly Step[],
@@ -43,8 +50,9 @@ export function schedule(
   week: Calendar['week'],
   hours: (step: Step) => number,
   isDone: (step: string) => boolean,
-  firstDay: number,
+  first: string,
 ): Schedule {
+  const firstDay = weekdayOf(first);
   const own = Object.fromEntries(steps.map((step) => [step.id, hours(step)]));
   const open = steps.filter(({ id }) => !isDone(id));
   const left = open.reduce((sum, { id }) => sum + own[id]!, 0);
@@ -60,7 +68,7 @@ export function schedule(
   const room = () => week[(firstDay + day) % 7]!;
   /** First day on which what a step needs is there; none where it waits for one that is not planned yet. */
   const startOf = (step: Step): number | undefined => {
-    let from = 0;
+    let from = step.due === undefined ? 0 : Math.max(0, daysBetween(first, step.due));
     for (const { step: id, why } of step.needs) {
       if (!byId.has(id)) continue;
       const there = ready.get(id);
@@ -82,7 +90,8 @@ export function schedule(
     // What had to pass days first decided its beginning, if the builder had nothing else to do that day.
     const late =
       at === 0 ? step!.needs.find(({ step: id }) => waits(id) > 0 && ready.get(id) === day) : undefined;
-    cause.set(step!.id, late?.step ?? last);
+    const came = at === 0 && step!.due !== undefined && daysBetween(first, step!.due) === day;
+    cause.set(step!.id, came ? undefined : (late?.step ?? last));
     let todo = own[step!.id]!;
     while (todo > 1e-9 && day < FARTHEST) {
       const takes = Math.min(todo, room() - at);

@@ -11,6 +11,7 @@ import { schedule, USUAL_WAITS, USUAL_WEEK } from './schedule.js';
 const steps = new Planner().ask(work, made('bicycle', 'road')).steps;
 const usual = (of: { readonly hours: number }) => of.hours;
 const open = () => false;
+const MONDAY = '2026-12-07';
 
 describe('when there is time for it', () => {
   it('every step gets its hours, within the working time of its days, one after the other', () =>
@@ -19,7 +20,8 @@ describe('when there is time for it', () => {
         fc.array(fc.double({ min: 0, max: 10, noNaN: true }), { minLength: 7, maxLength: 7 }),
         fc.integer({ min: 0, max: 6 }),
         (week, first) => {
-          const { slots, days, left } = schedule(steps, { waits: {} }, week, usual, open, first);
+          const from = `2026-12-${String(7 + first).padStart(2, '0')}`;
+          const { slots, days, left } = schedule(steps, { waits: {} }, week, usual, open, from);
           if (!week.some((each) => each > 0)) return void expect(days).toBeUndefined();
           // With less than a minute a day there is no end in three years.
           if (Math.max(...week) < 0.2) return;
@@ -41,7 +43,7 @@ describe('when there is time for it', () => {
       { numRuns: 40 },
     ));
   it('paint dries its days before bearings go in, and the builder does what else there is', () => {
-    const { slots } = schedule(steps, { waits: {} }, [8, 8, 8, 8, 8, 8, 8], usual, open, 0);
+    const { slots } = schedule(steps, { waits: {} }, [8, 8, 8, 8, 8, 8, 8], usual, open, MONDAY);
     const end = slots.filter((slot) => slot.step === 'coat').at(-1)!.day;
     const start = slots.find((slot) => slot.step === 'bearings')!.day;
     expect(start).toBeGreaterThanOrEqual(end + USUAL_WAITS.coat!);
@@ -51,14 +53,26 @@ describe('when there is time for it', () => {
         needs: id === 'b' ? needs('piece', 'a') : [],
       }),
     );
-    const waited = schedule(some, { waits: { a: 3 } }, [8, 8, 8, 8, 8, 8, 8], usual, open, 0);
+    const waited = schedule(some, { waits: { a: 3 } }, [8, 8, 8, 8, 8, 8, 8], usual, open, MONDAY);
     expect(waited.slots.map(({ step: id, day }) => `${id}${day}`)).toEqual(['a0', 'c0', 'b3']);
     expect(waited.chain).toEqual(['a', 'b']);
   });
+  it('what waits for a delivery begins on its day, what needs it later, and all else goes on', () => {
+    const some = ['a', 'b', 'c', 'late'].map((id) =>
+      step({
+        ...{ id, phase: 'pieces', sort: 'cut', name: id, about: '', hours: 1 },
+        ...(id === 'a' ? { due: '2026-12-10' } : id === 'late' ? { due: '2026-12-01' } : {}),
+        needs: id === 'b' ? needs('piece', 'a') : [],
+      }),
+    );
+    const { slots, chain } = schedule(some, { waits: {} }, [8, 8, 8, 8, 8, 8, 8], usual, open, MONDAY);
+    expect(slots.map(({ step: id, day }) => `${id}${day}`)).toEqual(['c0', 'late0', 'a3', 'b3']);
+    expect(chain).toEqual(['a', 'b']);
+  });
   it('what is done takes no time, and without time there is no end', () => {
-    const done = schedule(steps, { waits: {} }, USUAL_WEEK, usual, () => true, 0);
+    const done = schedule(steps, { waits: {} }, USUAL_WEEK, usual, () => true, MONDAY);
     expect([done.left, done.slots.length]).toEqual([0, 0]);
-    expect(schedule(steps, { waits: {} }, [0, 0, 0, 0, 0, 0, 0], usual, open, 0).days).toBeUndefined();
+    expect(schedule(steps, { waits: {} }, [0, 0, 0, 0, 0, 0, 0], usual, open, MONDAY).days).toBeUndefined();
   });
 });
 

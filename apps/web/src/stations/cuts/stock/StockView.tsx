@@ -5,6 +5,7 @@ import {
   cutBar,
   findMaterial,
   findSection,
+  marksMade,
   sawingOf,
   sectionText,
   stockFindings,
@@ -22,6 +23,7 @@ import { Length } from '../../../parts/Figure';
 import { useShop } from '../../../shop/useShop';
 import { NO_CUTS } from '../changes';
 import { BarPicture } from './BarPicture';
+import { BoughtCut } from './BoughtCut';
 import { StockPanel } from './StockPanel';
 import { keyOf, useNests, type Nested } from './useNests';
 import { useRackAgrees } from './useRackAgrees';
@@ -32,7 +34,8 @@ export function StockView({ plan }: { readonly plan: Plan }) {
   const hand = useShop();
   const { shop } = hand;
   const bars = barsCut(document);
-  const groups = useMemo(() => stockGroups(plan, shop, bars), [plan, shop, bars]);
+  const { cuts } = document;
+  const groups = useMemo(() => stockGroups(plan, shop, marksMade({ cuts })), [plan, shop, cuts]);
   const sawing = sawingOf(shop);
   const { nested, prove, stop, proving, keepRest } = useNests(groups, sawing);
   const [key, setKey] = useState<string>();
@@ -44,7 +47,7 @@ export function StockView({ plan }: { readonly plan: Plan }) {
     ? stockFindings(chosen.group, chosen.nest, sawing, named(chosen.group.section))
     : [];
   // What was cut before the frame was changed.
-  const cut = plan.findings.filter(({ code }) => code === 'cut-differs' || code === 'cut-not-wanted');
+  const cut = plan.findings.filter(({ code }) => /^(cut|order)-(differs|not-wanted)$/.test(code));
   const change = (next: (before: readonly CutBar[]) => readonly CutBar[]) => {
     edit('bars', (before) => {
       const cuts = before.cuts ?? NO_CUTS;
@@ -93,6 +96,7 @@ export function StockView({ plan }: { readonly plan: Plan }) {
         {groups.length === 0 && bars.length === 0 && (
           <p className="p-8">No tubes yet: make a frame at the Tubes station.</p>
         )}
+        <BoughtCut />
         {bars.length > 0 && (
           <section aria-label="Bars that are cut" className="border-t-2 border-ink px-4 py-2">
             <h2 className="font-bold">Cut</h2>
