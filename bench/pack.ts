@@ -26,7 +26,7 @@ export async function packs(): Promise<void> {
     for await (const file of packOf(source, KIT, { onMaking: ({ title }) => lap(title.replace(/: .*/, '')) }))
       files.push(file);
     lap('zip');
-    const zip = zipOf(files);
+    const zip = await zipOf(files);
     lap('');
     console.log(
       `  ${name}: ${files.length} files, ${(zip.length / 1e6).toFixed(1)} MB, ${((performance.now() - begun) / 1000).toFixed(1)} s`,

@@ -1,5 +1,6 @@
 /** Writes the demo workshop's own lists: dies, logged bends, tools, stock lengths, and what lies on its rack. All made up. */
 import { writeFileSync } from 'node:fs';
+import { ownSection } from '@larchwood/core';
 import { USUAL_SAWING, shopFaults, type Die, type Shop, type ShopList, type Tool } from '@larchwood/format';
 
 const die = (name: string, size: number, radius: number, change: Partial<Die> = {}): Die => ({
@@ -161,8 +162,15 @@ const entries: Shop['entries'] = {
   },
 };
 
+/** Tube that the yard buys and no list has. */
+const odd = [
+  ownSection({ shape: 'round', width: 33, height: 33, wall: 1.6, name: '33 × 1.6 furniture tube' }),
+  ownSection({ shape: 'rectangular', width: 45, height: 25, wall: 1.5, name: '45 × 25 × 1.5 gate rail' }),
+];
+const sections: Shop['sections'] = Object.fromEntries(odd.map((section) => [section.id, section]));
+
 const shop: Shop = {
-  ...{ dies, trials, tools, stock, rack, welders, welds, hours, pulls, moved, entries },
+  ...{ sections, dies, trials, tools, stock, rack, welders, welds, hours, pulls, moved, entries },
   sawing: { usual: USUAL_SAWING },
 };
 for (const [list, items] of Object.entries(shop))

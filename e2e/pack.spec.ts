@@ -1,5 +1,6 @@
 import { strFromU8, unzipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
+import type { Shop } from '@larchwood/format';
 import { arcEntity, dxfText, lineEntity, polylineEntity } from '../testing/dxfText.js';
 import { choose, contentOf, exported, expectAccessible, newBrief, saved, station, tab } from './helpers.js';
 
@@ -122,6 +123,11 @@ test('a drawing becomes a frame, and one undo takes it back; what is no drawing 
     await page.getByLabel(`Layer ${layer}: lies up by`).fill('5 1/2');
   }
   await expectAccessible(page, 'Pack, a drawing brought in');
+  // Looked away from and come back to, it is as it was told.
+  await station(page, 'Tubes');
+  await station(page, 'Pack');
+  await tab(page, 'Bring in');
+  await expect(page.getByLabel('Layer rail: lies up by')).toHaveValue('5 1/2');
   await page.getByRole('button', { name: 'Bring them in' }).click();
   await expect(page).toHaveTitle(/^Tubes – /);
   await saved(page);
@@ -187,4 +193,44 @@ test('logs of wheel scales and of a gauge: several rows of one come to their mea
   const { measured } = (await exported(page)).document;
   expect(measured!.map(({ stage }) => stage)).toEqual(['tacked', 'tacked']);
   expect(measured!.some(({ spread }) => spread !== undefined)).toBe(true);
+});
+
+test('a table of tube sections goes into the workshop’s list, is chosen for a tube, and comes out again', async ({
+  page,
+}) => {
+  await newBrief(page, 'Odd tube kart', { kind: 'Kart' });
+  await station(page, 'Pack');
+  await tab(page, 'Bring in');
+  const bring = () =>
+    page.getByLabel('File to bring in').setInputFiles({
+      name: 'sections.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('Name,Shape,OD (in),Wall\nodd lot,round,1 1/4,1.65 mm\nno tube,round,1,15 mm\n'),
+    });
+  const shop = async () => {
+    const lists = (await (await page.request.get('/api/shop')).json()) as Shop;
+    return Object.keys(lists.sections);
+  };
+  const id = 'own-round-31.75x1.65';
+  await bring();
+  const says = page.getByRole('group', { name: 'What the table says' });
+  await expect(page.getByRole('combobox', { name: 'It holds' })).toContainText('Tube sections');
+  await expect(says.getByRole('row', { name: /odd lot/ })).toContainText('round, 31.8 × 1.65');
+  await expect(says).toContainText('Twice the wall leaves no bore.');
+  const take = page.getByRole('button', { name: 'Take them in' });
+  await take.click();
+  await expect.poll(shop).toContain(id);
+  await page.getByRole('listitem').getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect.poll(shop).not.toContain(id);
+  await bring();
+  await take.click();
+  await station(page, 'Tubes');
+  await page.getByRole('button', { name: /^1 Side rail/ }).click();
+  await choose(page, 'Section', 'odd lot');
+  await saved(page);
+  const { document } = await exported(page);
+  expect(document.frame.sections.find(({ name }) => name === 'odd lot')).toMatchObject({
+    ...{ shape: 'round', diameter: 31.75, wall: 1.65 },
+  });
+  expect((await page.request.delete(`/api/shop/sections/${id}`)).status()).toBe(204);
 });

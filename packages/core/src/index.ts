@@ -337,6 +337,8 @@ export { LARGEST_IMPORT, type NotUnderstood } from './imports/brought.js';
 export { readDimensions, type BroughtDimension, type BroughtDimensions } from './imports/dimensions.js';
 export { readReadings, type BroughtReading, type BroughtReadings } from './imports/readings.js';
 export { readScales, type BroughtLoad, type BroughtScales } from './imports/scales.js';
+export { readSections, type BroughtSection } from './imports/sectionTable.js';
+export { noTube, ownSection } from './frame/ownSection.js';
 export { readDrawing, type DrawnFile, type Flat, type Stroke } from './imports/dxfEntities.js';
 export {
   bringCentreLines,

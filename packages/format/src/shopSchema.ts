@@ -1,5 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { schemaFaults, type Fault } from './faults.js';
+import { SectionSchema } from './frameSchema.js';
 import { CHECK_STAGE_IDS } from './checksSchema.js';
 import { closed, id, literals, name, number, vector } from './parts.js';
 
@@ -194,6 +195,7 @@ export const SHOP_LISTS = {
   pulls: PullSchema,
   moved: MovedSchema,
   entries: EntrySchema,
+  sections: SectionSchema,
 } as const satisfies Record<string, TSchema>;
 export type ShopList = keyof typeof SHOP_LISTS;
 export type ShopItems = { [L in ShopList]: Static<(typeof SHOP_LISTS)[L]> };
@@ -214,6 +216,7 @@ export const NO_SHOP: Shop = {
   pulls: {},
   moved: {},
   entries: {},
+  sections: {},
 };
 /** Sawing is one item. */
 export const USUAL_SAWING: Sawing = { kerf: 2, trim: 5, keep: 150 };

@@ -46,10 +46,8 @@ async function zipped(
   const worker = new Worker(new URL('./solids.worker.ts', import.meta.url), { type: 'module' });
   const solids = wrap<SolidMaker>(worker);
   try {
-    const files: PackedFile[] = [];
-    const made = making((output, options) => solids.make({ ...build, output: output.id, options }));
-    for await (const file of made) files.push(file);
-    return zipOf(files, build.edition.date);
+    const files = making((output, options) => solids.make({ ...build, output: output.id, options }));
+    return await zipOf(files, build.edition.date);
   } finally {
     worker.terminate();
   }

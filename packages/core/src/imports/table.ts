@@ -6,7 +6,7 @@ import type { Quantity } from '../units/quantity.js';
 import { LARGEST_IMPORT } from './brought.js';
 
 /** More rows than these are no table that a person wrote. */
-const MOST_ROWS = 500;
+export const MOST_ROWS = 500;
 const HEADS = /^(name|dimension|measure|wheel|what|no\.?|number)$/i;
 
 /** A row of a table: where it stands, and what is in it. */

@@ -20,6 +20,7 @@ export interface Listed {
   /** Bytes. */
   readonly size: number;
   readonly caution?: string;
+  readonly remark?: string;
 }
 
 /** What was wanted and could not be made. */

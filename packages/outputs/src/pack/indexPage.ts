@@ -84,17 +84,27 @@ function fileTable(title: string, files: readonly Listed[]): string {
   const rows = [
     ...whole.map((each) => [
       link(each, each.file.split('/').at(-1)!),
-      escaped(each.title),
+      withRemarks(each.title, [each]),
       sizeText(each.size),
     ]),
     // One file a piece: their marks in a row.
     ...titles.map((of) => {
       const each = files.filter(({ title: own, mark }) => own === of && mark !== undefined);
       const size = each.reduce((sum, file) => sum + file.size, 0);
-      return [each.map((file) => link(file, file.mark!)).join('&ensp;'), escaped(of), sizeText(size)];
+      return [
+        each.map((file) => link(file, file.mark!)).join('&ensp;'),
+        withRemarks(of, each),
+        sizeText(size),
+      ];
     }),
   ];
   return `<h3>${title}</h3>\n${table(['File', 'What it is', 'Size'], rows, 'files')}`;
+}
+
+/** What a row of files is, and what is to be known of some of them. */
+function withRemarks(title: string, files: readonly Listed[]): string {
+  const remarks = [...new Set(files.flatMap(({ remark }) => remark ?? []))];
+  return [escaped(title), ...remarks.map((remark) => `<br><em>${escaped(remark)}</em>`)].join('');
 }
 
 const link = ({ file }: Listed, text: string): string =>

@@ -80,6 +80,19 @@ describe('a pack', () => {
     expect(page).not.toContain('<racer>');
     expect(told.map(({ step, of }) => `${step}/${of}`)).toEqual(['1/4', '2/4', '3/4', '4/4']);
   });
+  it.each([
+    ['In flat facets: 3, 6L', '<em>In flat facets: 3, 6L</em>'],
+    ['Exact surfaces; left out: 9', '<em>left out: 9</em>'],
+    ['Exact surfaces', undefined],
+  ])('says of solids: %s', async (head, told) => {
+    const files = await packed({
+      outputs: [outputOf('frame-step')],
+      elsewhere: async () => `ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION(('${head}'),'2;1');\n`,
+    });
+    const page = files.at(-1)!.content as string;
+    if (told) expect(page).toContain(told);
+    else expect(page).not.toContain('<em>');
+  });
   it('its page links every file there is, and shows each piece and each dimension', async () => {
     const files = await packed({
       outputs: [outputOf('cut-list'), outputOf('piece-svg'), outputOf('settings')],
@@ -99,8 +112,8 @@ describe('a pack', () => {
   });
   it('as a zip opens elsewhere, and is the same bytes for the same build', async () => {
     const files = await packed({ outputs: [outputOf('cut-list')] });
-    const zip = zipOf(files, '2026-01-02');
-    expect(zipOf(await packed({ outputs: [outputOf('cut-list')] }), '2026-01-02')).toEqual(zip);
+    const zip = await zipOf(files, '2026-01-02');
+    expect(await zipOf(await packed({ outputs: [outputOf('cut-list')] }), '2026-01-02')).toEqual(zip);
     const path = join(folder, 'pack.zip');
     writeFileSync(path, zip);
     const listed = execFileSync('python3', ['-m', 'zipfile', '-l', path], { encoding: 'utf8' });

@@ -79,6 +79,7 @@ export async function* packOf(
       leftOut.push({ title, why: error instanceof Error ? error.message : 'It could not be made.' });
       continue;
     }
+    const remark = typeof content === 'string' ? output.remark?.(content) : undefined;
     const file = `${output.group}/${output.name(source, options)}-${edition}.${output.suffix}`;
     yield list(
       { file, content },
@@ -86,6 +87,7 @@ export async function* packOf(
         ...{ title: named, group: output.group },
         ...(mark === undefined ? {} : { mark }),
         ...(output.caution ? { caution: output.caution } : {}),
+        ...(remark === undefined ? {} : { remark }),
       },
     );
   }

@@ -71,6 +71,12 @@ const solids = async ({ modeller }: Kit) => {
 /** A head of ISO 10303-21 wants a date; of a file that has none it is the day before all others. */
 const dateOf = ({ edition }: Source): string => `${edition.date ?? '1970-01-01'}T00:00:00`;
 
+/** Pieces that have no exact surfaces are told at the head of the file. Source of the form: ISO 10303-21. */
+const inFacets = (step: string): string | undefined =>
+  /FILE_DESCRIPTION\(\('((?:In flat facets|Exact surfaces; )[^']*)'/
+    .exec(step.slice(0, 2000))?.[1]
+    ?.replace('Exact surfaces; ', '');
+
 /** Exact solids of all pieces in their places. */
 export const frameSolids: Output = {
   id: 'frame-step',
@@ -80,6 +86,7 @@ export const frameSolids: Output = {
   mediaType: 'model/step',
   suffix: 'step',
   name: () => 'frame',
+  remark: inFacets,
   refuse: noTubes,
   make: async (source, _, kit) =>
     (await solids(kit)).frameStep(source.plan, { name: source.document.name, date: dateOf(source) }),
@@ -96,6 +103,7 @@ export const pieceSolids: Output = {
   mediaType: 'model/step',
   suffix: 'step',
   name: ({ plan }, { piece }) => `piece-${plan.cuts.find((cut) => cut.piece === piece)?.mark ?? 'none'}`,
+  remark: inFacets,
   refuse: noTubes,
   // A right twin that is the left one turned over is cut from the same file.
   packed: ({ plan }) => {

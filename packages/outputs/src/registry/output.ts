@@ -66,6 +66,8 @@ export interface Output {
   readonly name: (source: Named, options: OutputOptions) => string;
   /** What is to be told beside it. */
   readonly caution?: string;
+  /** What who opens it should know of this one file; none where all is as it should be. */
+  readonly remark?: (content: string) => string | undefined;
   /** Why it cannot be made of a build; undefined where it can. */
   readonly refuse: (source: Source) => string | undefined;
   /** What a pack holds of it, where that is not one file with nothing chosen. */

@@ -1,7 +1,9 @@
 import { FileInput } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { LARGEST_IMPORT, type DrawnFile } from '@larchwood/core';
+import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
+import { forget, useKept } from '../../parts/useKept';
 import { DrawingIn } from './DrawingIn';
 import { readDrawingApart } from './readDrawingApart';
 import { TableIn } from './TableIn';
@@ -13,11 +15,13 @@ type Brought =
 /** Files of other programs: shown as they were understood before anything changes, and undone with one step. */
 export function BringInView() {
   const input = useRef<HTMLInputElement>(null);
-  const [brought, setBrought] = useState<Brought>();
+  const { build } = useEditor('build');
+  const kept = `${build.id}/brought in`;
+  const [brought, setBrought] = useKept<Brought | undefined>(kept, undefined);
   const [refused, setRefused] = useState<string>();
   const [reading, setReading] = useState(false);
   const take = async (file: File) => {
-    setBrought(undefined);
+    forget(kept);
     setRefused(undefined);
     const refuse = (why: string) => setRefused(`${file.name}: ${why}`);
     if (file.size > LARGEST_IMPORT)
@@ -60,9 +64,17 @@ export function BringInView() {
       </Button>
     </>
   );
-  const leave = () => setBrought(undefined);
+  const leave = () => forget(kept);
   if (brought?.is === 'drawing')
-    return <DrawingIn key={brought.name + brought.text.length} {...brought} choose={choose} leave={leave} />;
+    return (
+      <DrawingIn
+        key={brought.name + brought.text.length}
+        {...brought}
+        kept={kept}
+        choose={choose}
+        leave={leave}
+      />
+    );
   if (brought?.is === 'table')
     return <TableIn name={brought.name} text={brought.text} choose={choose} leave={leave} />;
   return (
@@ -79,6 +91,21 @@ export function BringInView() {
           <dd>
             Lines, arcs and polylines become tubes with their bends. Each layer has its plane and its section;
             where ends meet, they are cut to fit.
+          </dd>
+        </div>
+        <div>
+          <dt className="font-bold">Tube sections, CSV</dt>
+          <dd>
+            Heads in the first row:{' '}
+            <span className="figure">name, shape, diameter (or width), height, wall</span> and, for boxes,{' '}
+            <span className="figure">corner</span>. They go into the workshop’s list, for every build.
+          </dd>
+        </div>
+        <div>
+          <dt className="font-bold">Logs of a gauge and of wheel scales, CSV</dt>
+          <dd>
+            The number or name of the measure, or the wheel, and what it read; several rows of one come to
+            their mean.
           </dd>
         </div>
         <div>

@@ -1,5 +1,5 @@
 import { rollup } from 'd3-array';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import {
@@ -26,6 +26,7 @@ import { Check } from '../../parts/Check';
 import { Choice } from '../../parts/Choice';
 import { FrameOutlines } from '../../sheet/FrameOutlines';
 import { outlinesOf, seenFrom } from '../../sheet/outlines';
+import { useKept } from '../../parts/useKept';
 import { SectionChoice } from '../tubes/SectionChoice';
 import { NotUnderstoodList } from './NotUnderstoodList';
 import { readDrawingApart } from './readDrawingApart';
@@ -42,6 +43,7 @@ const UNITS = [
   { value: '1000', label: 'metres' },
   { value: '25.4', label: 'inches' },
 ] as const;
+const NONE: ReadonlySet<string> = new Set();
 /** Points of a tube's line that are drawn. */
 const SHOWN = 120;
 
@@ -50,10 +52,13 @@ export function DrawingIn({
   name,
   text,
   drawn: first,
+  kept,
   choose,
   leave,
 }: {
   readonly name: string;
+  /** Where its choices are kept while another view is looked at. */
+  readonly kept: string;
   readonly text: string;
   readonly drawn: DrawnFile;
   readonly choose: ReactNode;
@@ -61,18 +66,20 @@ export function DrawingIn({
 }) {
   const { document, plan, edit, settle, build } = useEditor('document', 'plan', 'edit', 'settle', 'build');
   const navigate = useNavigate();
-  const [drawn, setDrawn] = useState(first);
-  const [unit, setUnit] = useState(first.unit ?? 1);
-  const [view, setView] = useState<ViewName>('side');
+  const of = (choice: string) => `${kept}/${choice}`;
+  const [drawn, setDrawn] = useKept(of('drawn'), first);
+  const [unit, setUnit] = useKept(of('unit'), first.unit ?? 1);
+  const [view, setView] = useKept<ViewName>(of('view'), 'side');
   const section = usualSection(document);
-  const [layers, setLayers] = useState<Readonly<Record<string, LayerPlan>>>(() =>
+  const [layers, setLayers] = useKept<Readonly<Record<string, LayerPlan>>>(
+    of('layers'),
     Object.fromEntries(first.layers.map((layer) => [layer, likelyPlan(layer, section)])),
   );
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [facesLeft, setFacesLeft] = useState(false);
-  const [instead, setInstead] = useState(true);
+  const [left, setLeft] = useKept<ReadonlySet<string>>(of('left'), NONE);
+  const [facesLeft, setFacesLeft] = useKept(of('faces left'), false);
+  const [instead, setInstead] = useKept(of('instead'), true);
   const corner = useMemo(() => lowerRear(plan?.frame.pieces.map(({ path }) => path) ?? []), [plan]);
-  const [moved, setMoved] = useState<readonly [number, number]>();
+  const [moved, setMoved] = useKept<readonly [number, number] | undefined>(of('moved'), undefined);
   const at = moved ?? likelyPlace(drawn.strokes, facesLeft, corner);
   const chosen = Object.fromEntries(Object.entries(layers).filter(([layer]) => !left.has(layer)));
   const options: BringOptions = { layers: chosen, at, facesLeft, instead };
@@ -93,6 +100,7 @@ export function DrawingIn({
     });
     if (!done.ok) return toast(done.message);
     settle();
+    leave();
     toast(`${counted(tubes.length, 'tube')} came from ${name}. Undo takes all of it back.`);
     return void navigate(`/builds/${build.id}/tubes`);
   };

@@ -1,6 +1,5 @@
 import { Download, Package } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import { useState } from 'react';
 import { NO_DETAILS, type Plan } from '@larchwood/core';
 import { OUTPUTS, PACK_GROUPS, type Output, type Source } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
@@ -10,6 +9,7 @@ import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Check } from '../../parts/Check';
 import { TabBar } from '../../parts/TabBar';
+import { useKept } from '../../parts/useKept';
 import { useTab } from '../../parts/useTab';
 import { useShop } from '../../shop/useShop';
 import { BringInView } from './BringInView';
@@ -21,6 +21,8 @@ const TABS = [
   { id: 'in', tab: 'Bring in' },
   { id: 'cutting', tab: 'Have it cut' },
 ] as const;
+
+const NONE: ReadonlySet<string> = new Set();
 
 /** Everything that can be made of the build, one by one or as one zip; and what comes in from other programs. */
 export function PackStation() {
@@ -52,7 +54,8 @@ function Pack({ plan }: { readonly plan: Plan }) {
   const { shop } = useShop();
   const known = useSource(plan, NO_DETAILS);
   const source: Source = { ...known, shop };
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const { build } = useEditor('build');
+  const [left, setLeft] = useKept<ReadonlySet<string>>(`${build.id}/not packed`, NONE);
   const { busy, packing, make, pack } = useFiles();
   const edition = useEdition();
   const offered = OUTPUTS.filter(({ refuse }) => refuse(source) === undefined);

@@ -1,13 +1,14 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { CHECK_STAGES } from '@larchwood/core';
-import { CHECK_STAGE_IDS, type CheckStage } from '@larchwood/format';
+import { CHECK_STAGE_IDS, type CheckStage, type Section } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { ChoiceRow } from '../../ledger/ChoiceRow';
 import { Panel } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Mass, Measure } from '../../parts/Figure';
 import { HEAD_ROW } from '../../parts/tables';
+import { useShop } from '../../shop/useShop';
 import { useChecks } from '../checks/useChecks';
 import { NotUnderstoodList } from './NotUnderstoodList';
 import { likelySort, SORTS, tableAs, type Shown, type Sort } from './tables';
@@ -25,25 +26,51 @@ export function TableIn({
   readonly leave: () => void;
 }) {
   const { document, edit, settle } = useEditor('document', 'edit', 'settle');
+  const hand = useShop();
+  const { shop } = hand;
   const list = useChecks()?.list;
   const [told, tell] = useState<Sort>();
   const [stage, setStage] = useState<CheckStage>('dry');
   const sort = useMemo(
-    () => told ?? likelySort(text, document, list, stage),
-    [told, text, document, list, stage],
+    () => told ?? likelySort(text, document, list, stage, shop),
+    [told, text, document, list, stage, shop],
   );
   const table = useMemo(
-    () => tableAs(sort, text, document, list, stage),
-    [sort, text, document, list, stage],
+    () => tableAs(sort, text, document, list, stage, shop),
+    [sort, text, document, list, stage, shop],
   );
   const rows = table.ok ? table.value.rows : [];
   const not = table.ok ? table.value.not : [];
   const take = () => {
     if (!table.ok) return;
+    const { sections } = table.value;
+    if (sections) return keepAll(sections);
     edit(`import.${sort}`, table.value.change);
     settle();
     leave();
     toast(`${rows.length} ${rows.length === 1 ? 'row is' : 'rows are'} taken in. Undo takes them back.`);
+  };
+  /** Into the workshop's list, and out of it again in one step. */
+  const keepAll = (sections: readonly Section[]) => {
+    const before = shop.sections;
+    for (const section of sections) hand.keep('sections', section.id, section);
+    leave();
+    toast(
+      `${sections.length} ${sections.length === 1 ? 'section is' : 'sections are'} in the workshop’s list: choose one at Tubes.`,
+      {
+        duration: 12_000,
+        action: {
+          label: 'Undo',
+          onClick: () => {
+            for (const { id } of sections) {
+              const was = before[id];
+              if (was) hand.keep('sections', id, was);
+              else hand.drop('sections', id);
+            }
+          },
+        },
+      },
+    );
   };
   return (
     <>
@@ -112,9 +139,10 @@ export function TableIn({
   );
 }
 
-function Figure({ of: { quantity }, value }: { readonly of: Shown; readonly value: number }) {
+function Figure({ of: { quantity }, value }: { readonly of: Shown; readonly value: number | string }) {
   const { document } = useEditor('document');
   const { units } = document;
+  if (typeof value === 'string' || quantity === 'words') return <span className="figure">{value}</span>;
   return quantity === 'mass' ? (
     <Mass kg={value} display={units} />
   ) : (

@@ -1,16 +1,18 @@
 import {
   CHECK_STAGES,
   findKind,
+  formatLength,
   readDimensions,
   readReadings,
   readScales,
+  readSections,
   success,
   type CheckList,
   type NotUnderstood,
   type Quantity,
   type Result,
 } from '@larchwood/core';
-import type { BuildDocument, CheckStage } from '@larchwood/format';
+import type { BuildDocument, CheckStage, Section, Shop } from '@larchwood/format';
 import { setMeasured } from '../checks/changes';
 
 /** What a table can hold. */
@@ -18,6 +20,7 @@ export const SORTS = [
   { value: 'dimensions', label: 'Dimensions' },
   { value: 'readings', label: 'Readings of a gauge' },
   { value: 'scales', label: 'Wheel scales' },
+  { value: 'sections', label: 'Tube sections' },
 ] as const;
 export type Sort = (typeof SORTS)[number]['value'];
 
@@ -25,15 +28,17 @@ export type Sort = (typeof SORTS)[number]['value'];
 export interface Shown {
   readonly id: string;
   readonly name: string;
-  readonly quantity: Quantity | 'mass';
-  readonly was: number | undefined;
-  readonly value: number;
+  readonly quantity: Quantity | 'mass' | 'words';
+  readonly was: number | string | undefined;
+  readonly value: number | string;
   readonly note: string;
 }
 export interface TableTaken {
   readonly rows: readonly Shown[];
   readonly not: readonly NotUnderstood[];
   readonly change: (document: BuildDocument) => BuildDocument;
+  /** What goes into the workshop's list instead. */
+  readonly sections?: readonly Section[];
 }
 
 /** A table as it is understood for one sort of figures. */
@@ -43,7 +48,9 @@ export function tableAs(
   document: BuildDocument,
   list: CheckList | undefined,
   stage: CheckStage,
+  shop: Shop,
 ): Result<TableTaken> {
+  if (sort === 'sections') return sectionsIn(text, document, shop);
   if (sort === 'scales') return scalesIn(text, document);
   if (sort === 'readings' && list) return readingsIn(text, document, list, stage);
   return dimensionsIn(text, document);
@@ -55,9 +62,10 @@ export function likelySort(
   document: BuildDocument,
   list: CheckList | undefined,
   stage: CheckStage,
+  shop: Shop,
 ): Sort {
   const counts = SORTS.map(({ value }) => {
-    const read = tableAs(value, text, document, list, stage);
+    const read = tableAs(value, text, document, list, stage, shop);
     return { value, count: read.ok ? read.value.rows.length : 0 };
   });
   return counts.reduce((best, each) => (each.count > best.count ? each : best)).value;
@@ -125,4 +133,34 @@ function scalesIn(text: string, document: BuildDocument): Result<TableTaken> {
       return again.ok ? again.value.document : before;
     },
   });
+}
+
+const same = (document: BuildDocument): BuildDocument => document;
+function sectionsIn(text: string, { units }: BuildDocument, shop: Shop): Result<TableTaken> {
+  const read = readSections(text, units.length);
+  if (!read.ok) return read;
+  const { understood, not } = read.value;
+  return success({
+    rows: understood.map(({ section }) => {
+      const { id, name } = section;
+      const before = shop.sections[id];
+      return {
+        ...{ id, name, quantity: 'words' as const, note: 'for every build of the workshop' },
+        ...{ was: before && sizesText(before, units), value: sizesText(section, units) },
+      };
+    }),
+    not,
+    change: same,
+    sections: understood.map(({ section }) => section),
+  });
+}
+
+/** A section by its sizes, whatever it is called. */
+function sizesText(section: Section, units: BuildDocument['units']): string {
+  const say = (mm: number, digits: number) => formatLength(mm, units, digits, true);
+  const outer =
+    section.shape === 'round'
+      ? say(section.diameter, 1)
+      : `${say(section.width, 1)} × ${say(section.height, 1)}`;
+  return `${section.shape}, ${outer} × ${say(section.wall, 2)}`;
 }

@@ -54,8 +54,9 @@ export function MemberDetail({ member }: { readonly member: Member }) {
           <SectionChoice
             label="Section"
             value={member.section}
-            onChange={(section) => {
-              edit(`section.${member.id}`, chooseSection([member.id], section));
+            workshop
+            onChange={(section, whole) => {
+              edit(`section.${member.id}`, chooseSection([member.id], whole ?? section));
               settle();
             }}
           />

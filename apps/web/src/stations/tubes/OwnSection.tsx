@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { chooseSection, success } from '@larchwood/core';
+import { chooseSection, noTube, ownSection, success } from '@larchwood/core';
 import { LIMITS, type Limits, type Section } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
@@ -22,8 +22,7 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
   const [shape, setShape] = useState<Shape>('round');
   const [sizes, setSizes] = useState({ width: 25.4, height: 25.4, wall: 1.5 });
   const round = shape === 'round';
-  const smallest = round ? sizes.width : Math.min(sizes.width, sizes.height);
-  const bad = 2 * sizes.wall >= smallest ? 'Twice the wall leaves no bore.' : '';
+  const bad = noTube({ shape, ...sizes }) ?? '';
   const unread = ['width', 'height', 'wall'].some((key) => drafts[`own.${key}`]?.message !== undefined);
   const set = (key: keyof typeof sizes, limits: Limits) => (value: number) =>
     lengthWithin(value, limits, () => {
@@ -90,7 +89,9 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
         <Button
           disabled={bad !== '' || unread}
           onClick={() => {
-            edit('section.own', chooseSection(members, ownSection(shape, sizes, document.frame.sections)));
+            const own = ownSection({ shape, ...sizes });
+            const { sections: known } = document.frame;
+            edit('section.own', chooseSection(members, known.find(({ id }) => id === own.id) ?? own));
             settle();
             setOpen(false);
           }}
@@ -100,22 +101,4 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
       </div>
     </Group>
   );
-}
-
-const figure = (value: number): string => String(Math.round(value * 100) / 100);
-
-function ownSection(
-  shape: Shape,
-  { width, height, wall }: { readonly width: number; readonly height: number; readonly wall: number },
-  known: readonly Section[],
-): Section {
-  const size = shape === 'round' ? figure(width) : `${figure(width)}x${figure(height)}`;
-  const id = `own-${shape}-${size}x${figure(wall)}`;
-  const found = known.find((section) => section.id === id);
-  if (found) return found;
-  const name = `${size.replace('x', ' × ')} × ${figure(wall)}${shape === 'oval' ? ' oval' : ''}`;
-  if (shape === 'round') return { id, name, shape, diameter: width, wall };
-  return shape === 'oval'
-    ? { id, name, shape, width, height, wall }
-    : { id, name, shape, width, height, wall, corner: Math.min(2 * wall, Math.min(width, height) / 2) };
 }

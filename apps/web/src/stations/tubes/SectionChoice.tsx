@@ -1,6 +1,8 @@
 import { useMemo } from 'react';
 import { SECTION_LIBRARY, sectionLabel, type LengthDisplay } from '@larchwood/core';
+import type { Section } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { useShop } from '../../shop/useShop';
 import { Choice, type ChoiceGroup } from '../../parts/Choice';
 
 const libraryFor = (display: LengthDisplay): readonly ChoiceGroup[] =>
@@ -10,37 +12,47 @@ const libraryFor = (display: LengthDisplay): readonly ChoiceGroup[] =>
   }));
 const IN_LIBRARY = new Set(SECTION_LIBRARY.flatMap(({ sections }) => sections.map(({ id }) => id)));
 
-/** A section of the library, or one of this build's own. */
+/** A section of the library, one of this build's own, or, where they are wanted, one of the workshop's. */
 export function SectionChoice({
   label,
   value,
   onChange,
   className = 'w-full',
   placeholder,
+  workshop,
 }: {
   readonly label: string;
   readonly value: string;
-  readonly onChange: (section: string) => void;
+  /** One that only the workshop knows comes whole, too. */
+  readonly onChange: (section: string, whole?: Section) => void;
+  /** Those of the workshop are offered, too. */
+  readonly workshop?: true;
   readonly className?: string;
   readonly placeholder?: string;
 }) {
   const { document } = useEditor('document');
+  const { shop } = useShop();
   const own = document.frame.sections.filter(({ id }) => !IN_LIBRARY.has(id));
   const { units } = document;
   const library = useMemo(() => libraryFor(units), [units]);
-  const groups =
-    own.length > 0
-      ? [
-          { group: 'In this build', options: own.map(({ id, name }) => ({ value: id, label: name })) },
-          ...library,
-        ]
-      : library;
+  const here = new Set(own.map(({ id }) => id));
+  const known = workshop ? Object.values(shop.sections).filter(({ id }) => !here.has(id)) : [];
+  const named = (group: string, sections: readonly Section[]): readonly ChoiceGroup[] =>
+    sections.length === 0
+      ? []
+      : [{ group, options: sections.map(({ id, name }) => ({ value: id, label: name })) }];
+  const groups = [...named('In this build', own), ...named('The workshop’s own', known), ...library];
   return (
     <Choice
       label={label}
       value={value}
       groups={groups}
-      onChange={onChange}
+      onChange={(id) =>
+        onChange(
+          id,
+          known.find((each) => each.id === id),
+        )
+      }
       className={className}
       {...(placeholder === undefined ? {} : { placeholder })}
     />

@@ -44,8 +44,9 @@ export function SeveralDetail({ members }: { readonly members: readonly Member[]
           label="Section of all of them"
           value={same(members.map((member) => member.section))}
           placeholder="Several sections"
-          onChange={(chosen) => {
-            edit('section.several', chooseSection(ids, chosen));
+          workshop
+          onChange={(chosen, whole) => {
+            edit('section.several', chooseSection(ids, whole ?? chosen));
             settle();
           }}
         />

@@ -1,5 +1,4 @@
 import { TriangleAlert } from 'lucide-react';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { findMaterial, formatLength, sectionText, type Plan, type ToCut } from '@larchwood/core';
 import type { CuttingTerms, QuotedPiece, RefusalAbout } from '@larchwood/contract';
@@ -8,6 +7,7 @@ import { Group, Panel, Row } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
 import { Length } from '../../../parts/Figure';
 import { HEAD_ROW } from '../../../parts/tables';
+import { useKept } from '../../../parts/useKept';
 import { Progress } from '../Progress';
 import { Orders } from './Orders';
 import { useCutting } from './useCutting';
@@ -22,14 +22,15 @@ const CURES: Readonly<Record<RefusalAbout, readonly [station: string, name: stri
   holes: ['cuts?show=holes', 'Change the hole'],
   outline: ['cuts?show=flat', 'Change its outline'],
 };
+const NONE: ReadonlySet<string> = new Set();
 const OF_PLATES = ['cuts?show=flat', 'Change the plate'] as const;
 
 /** Tubes and plates that somebody else cuts: what each costs or why it is refused, the order, and how far it is. */
 export function CuttingView({ plan }: { readonly plan: Plan }) {
-  const { document } = useEditor('document');
+  const { build, document } = useEditor('build', 'document');
   const hand = useCutting(plan);
   const { terms, open, quote } = hand;
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [left, setLeft] = useKept<ReadonlySet<string>>(`${build.id}/not ordered`, NONE);
   const quoted = new Map(quote?.pieces.map((piece) => [piece.piece, piece]));
   const priceOf = ({ item }: ToCut) => quoted.get(item.piece)?.price;
   const can = open.filter((each) => priceOf(each) !== undefined);
@@ -74,7 +75,7 @@ export function CuttingView({ plan }: { readonly plan: Plan }) {
                   />
                 </th>
                 <th className="text-left">Piece</th>
-                <th className="text-left">Cut from</th>
+                <th className="text-left max-[640px]:hidden">Cut from</th>
                 <th>Length</th>
                 <th className="!pr-4">Price</th>
               </tr>
@@ -206,7 +207,7 @@ function PieceRow({
           </span>
         )}
       </td>
-      <td className="text-left">
+      <td className="text-left max-[640px]:hidden">
         {section ? sectionText(section, units) : `plate, ${formatLength(item.wall, units)}`}
         <span className="caption block">{findMaterial(item.material)?.name ?? item.material}</span>
       </td>

@@ -37,7 +37,7 @@ export function Orders({ hand }: { readonly hand: CuttingHand }) {
         {uncounted.map((order) => (
           <li key={order.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5">
             <span className="figure font-bold">{order.id}</span>
-            <span className="min-w-0 flex-1">
+            <span className="min-w-56 flex-1">
               The service has it, the build does not count it: {marksOf(order)} would be cut twice.
             </span>
             <Button onClick={() => hand.countIn(order)}>Count it in</Button>
@@ -75,7 +75,7 @@ function OwnOrder({
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5">
       <span className="figure font-bold">{order.id}</span>
-      <span className="min-w-0 flex-1">
+      <span className="min-w-56 flex-1">
         <span className="figure">{marksOf(order)}</span>
         <span className="caption block">
           {order.pieces.length} {order.pieces.length === 1 ? 'piece' : 'pieces'} for {order.price.toFixed(2)},
