@@ -146,6 +146,10 @@ test('a kart: an own measure, an instrument held three times to one, and a movem
   });
   await expect(found(page)).toContainText('Four corners out of one plane: not alike');
   await tab(page, 'Movement');
+  await choose(page, 'View', 'In space');
+  await expect(page.getByRole('img', { name: 'What moved, in space' }).locator('canvas')).toBeVisible();
+  await choose(page, 'View', 'Side');
+  await expect(page.getByRole('img', { name: 'What moved, in the side view' })).toBeVisible();
   await page.getByRole('button', { name: 'Set the fixture off by it' }).click();
   await expect(page.getByText('The fixture is set off at 2 points.')).toBeVisible();
   // From now on a frame is read as it is held; what was tacked before that was held as drawn.

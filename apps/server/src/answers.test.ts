@@ -187,6 +187,7 @@ describe('how it is told to run', () => {
       host: '127.0.0.1',
       open: false,
       names: [],
+      cuttingDay: 10,
       tls: undefined,
     }));
   it.each([
@@ -195,6 +196,9 @@ describe('how it is told to run', () => {
     [{ LARCHWOOD_PORT: '65536' }, 'LARCHWOOD_PORT'],
     [{ LARCHWOOD_PORT: '80a' }, 'LARCHWOOD_PORT'],
     [{ LARCHWOOD_HOST: 'the shop' }, 'LARCHWOOD_HOST'],
+    [{ LARCHWOOD_CUTTING_DAY: '0' }, 'LARCHWOOD_CUTTING_DAY'],
+    [{ LARCHWOOD_CUTTING_DAY: '86401' }, 'LARCHWOOD_CUTTING_DAY'],
+    [{ LARCHWOOD_CUTTING_DAY: 'soon' }, 'LARCHWOOD_CUTTING_DAY'],
     [{ LARCHWOOD_TLS: 'yes' }, 'self'],
     [{ LARCHWOOD_TLS_CERT: 'a.pem' }, 'both'],
     [{ LARCHWOOD_TLS_CERT: '/none/a.pem', LARCHWOOD_TLS_KEY: '/none/b.pem' }, 'a.pem'],
@@ -205,7 +209,15 @@ describe('how it is told to run', () => {
         LARCHWOOD_PORT: '65535',
         LARCHWOOD_HOST: '127.0.0.2',
         LARCHWOOD_NAMES: 'Shop, bench.local',
+        LARCHWOOD_CUTTING_DAY: '0.5',
       }),
-    ).toEqual({ port: 65535, host: '127.0.0.2', open: true, names: ['shop', 'bench.local'], tls: undefined });
+    ).toEqual({
+      port: 65535,
+      host: '127.0.0.2',
+      open: true,
+      names: ['shop', 'bench.local'],
+      cuttingDay: 0.5,
+      tls: undefined,
+    });
   });
 });

@@ -1,6 +1,6 @@
 import type { CutHole, CutItem, LengthDisplay } from '@larchwood/core';
 import { PRINTABLE } from '@larchwood/format';
-import { Type } from 'class-transformer';
+import { plainToInstance, Transform } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -38,6 +38,12 @@ const Size = (least: number, most: number): PropertyDecorator => {
       Max(most, { each: true, message }),
     ].forEach((part) => part(target, key));
 };
+
+/** A list whose items are checked as these: known without the types that a compiler would have to leave behind. */
+const ListOf = <T extends object>(type: () => new () => T): PropertyDecorator =>
+  Transform(({ value }: { value: unknown }) =>
+    Array.isArray(value) ? value.map((each: unknown) => plainToInstance(type(), each)) : value,
+  );
 
 export class CutHoleRequest implements CutHole {
   @Text('The name of a hole', 80)
@@ -85,7 +91,7 @@ export class CutItemRequest implements CutItem {
   @IsArray()
   @ArrayMaxSize(400)
   @ValidateNested({ each: true })
-  @Type(() => CutHoleRequest)
+  @ListOf(() => CutHoleRequest)
   holes!: CutHoleRequest[];
 
   @IsBoolean()
@@ -107,7 +113,7 @@ export class QuoteRequest {
   @IsArray()
   @ArrayMaxSize(MOST_ITEMS, { message: `Ask for ${MOST_ITEMS} pieces at most.` })
   @ValidateNested({ each: true })
-  @Type(() => CutItemRequest)
+  @ListOf(() => CutItemRequest)
   items!: CutItemRequest[];
 }
 
@@ -134,6 +140,6 @@ export class OrderRequest {
   @ArrayMinSize(1, { message: 'There is no piece in this order.' })
   @ArrayMaxSize(MOST_ITEMS, { message: `Order ${MOST_ITEMS} pieces at most.` })
   @ValidateNested({ each: true })
-  @Type(() => OrderedItemRequest)
+  @ListOf(() => OrderedItemRequest)
   items!: OrderedItemRequest[];
 }

@@ -202,6 +202,9 @@ export type ShopItems = { [L in ShopList]: Static<(typeof SHOP_LISTS)[L]> };
 /** All lists of a workshop: items by their ids. */
 export type Shop = { readonly [L in ShopList]: Readonly<Record<string, ShopItems[L]>> };
 
+/** Lists that are written at the bench, too: what was done there. */
+export const BENCH_LISTS: readonly ShopList[] = ['entries', 'hours', 'welds'];
+
 export const isShopList = (value: string): value is ShopList => Object.hasOwn(SHOP_LISTS, value);
 export const NO_SHOP: Shop = {
   dies: {},

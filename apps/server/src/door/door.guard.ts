@@ -7,7 +7,7 @@ import {
 } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import { DoorService } from './door.service.js';
-import { FOR_ALL, FOR_BENCH, type KnownRequest } from './roles.js';
+import { FOR_ALL, FOR_BENCH, NOT_AT_BENCH, type KnownRequest } from './roles.js';
 
 /** Name of the cookie that holds a token. */
 export const COOKIE = 'larchwood';
@@ -32,7 +32,7 @@ export class DoorGuard implements CanActivate {
     if (says(FOR_ALL)) return true;
     if (role === undefined) throw new UnauthorizedException('Type the workshop’s passcode first.');
     if (role === 'bench' && request.method !== 'GET' && !says(FOR_BENCH))
-      throw new ForbiddenException('At the bench you can look and tick; a builder’s passcode changes more.');
+      throw new ForbiddenException(NOT_AT_BENCH);
     return true;
   }
 }

@@ -192,8 +192,16 @@ describe('a server opened to the shop', () => {
       ['PUT', 'workshop'],
       ['PUT', 'door/passcode'],
       ['DELETE', 'door/all'],
+      ['DELETE', 'shop/entries/mine'],
+      ['POST', 'cutting/orders'],
     ] as const)
       expect((await call(method, path, {}, bench)).status, `${method} ${path}`).toBe(403);
+    // What is done at the bench is logged there; what the workshop owns is not changed.
+    const entry = { build: build.id, on: '2026-11-29', sort: 'note', text: 'Gap of a millimetre at 3.' };
+    expect((await call('PUT', 'shop/entries/mine', { item: entry }, bench)).status).toBe(200);
+    const sawing = { kerf: 2, trim: 5, keep: 150 };
+    expect((await call('PUT', 'shop/sawing/usual', { item: sawing }, bench)).status).toBe(403);
+    expect((await call('PUT', 'shop/sawing/usual', { item: sawing }, builder)).status).toBe(200);
   });
 
   it('its cookie is for this server’s pages alone, and the file holds neither passcode nor token', async () => {

@@ -14,6 +14,9 @@ export const ForBench = () => SetMetadata(FOR_BENCH, true);
 /** Answered to who has not been let in yet. */
 export const ForAll = () => SetMetadata(FOR_ALL, true);
 
+/** What who is at the bench is told of all else. */
+export const NOT_AT_BENCH = 'At the bench you can look, tick and log; a builder’s passcode changes more.';
+
 /** Who asks. */
 export const RoleOf = createParamDecorator(
   (_: unknown, context: ExecutionContext): Role =>

@@ -1,13 +1,15 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable, Logger, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
+import type { LogEntry } from '@larchwood/format';
 import { thinned } from '../builds/thinning.js';
-import { BuildEntity, RevisionEntity } from '../database/entities.js';
+import { BuildEntity, PictureEntity, RevisionEntity, ShopItemEntity } from '../database/entities.js';
 import { SettingsService } from './settings.service.js';
 
 const KEY = 'thinning';
 const HOUR = 3600 * 1000;
+const DAY = 24 * HOUR;
 
-/** Thins old revisions by the rule of `thinned`, once an hour, unless it is turned off. */
+/** Once an hour thins old revisions by the rule of `thinned`, unless that is turned off, and lets go of unused pictures. */
 @Injectable()
 export class ThinningService implements OnApplicationBootstrap, OnApplicationShutdown {
   private timer: NodeJS.Timeout | undefined;
@@ -20,7 +22,9 @@ export class ThinningService implements OnApplicationBootstrap, OnApplicationShu
 
   onApplicationBootstrap(): void {
     this.timer = setInterval(() => {
-      this.run().catch((error: unknown) => this.logger.error(String(error)));
+      Promise.all([this.run(), this.sweepPictures()]).catch((error: unknown) =>
+        this.logger.error(String(error)),
+      );
     }, HOUR).unref();
   }
   onApplicationShutdown(): void {
@@ -32,6 +36,18 @@ export class ThinningService implements OnApplicationBootstrap, OnApplicationShu
   }
   turn(on: boolean): Promise<void> {
     return this.settings.set(KEY, on);
+  }
+
+  /**
+   * Pictures that no entry of the log shows: of entries that were taken away, and may be brought back for a day.
+   * @returns how many went
+   */
+  async sweepPictures(now = new Date()): Promise<number> {
+    const entities = this.entities.fork();
+    const entries = await entities.find(ShopItemEntity, { list: 'entries' });
+    const shown = entries.flatMap(({ value }) => (value as LogEntry).picture ?? []);
+    const keptAt = { $lt: new Date(now.getTime() - DAY) };
+    return entities.nativeDelete(PictureEntity, { keptAt, id: { $nin: shown } });
   }
 
   /** @returns how many revisions went */

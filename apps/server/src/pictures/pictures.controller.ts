@@ -2,6 +2,7 @@ import { Controller, Delete, Get, HttpCode, Param, Post, Req, Res } from '@nestj
 import { LARGEST_PICTURE } from '@larchwood/contract';
 import type { Request, Response } from 'express';
 import { Id } from '../params.js';
+import { ForBench } from '../door/roles.js';
 import { rawBody } from '../rawBody.js';
 import { PicturesService } from './pictures.service.js';
 
@@ -16,6 +17,7 @@ export class PicturesController {
 
   /** The body is the picture itself. */
   @Post()
+  @ForBench()
   async keep(@Req() request: Request, @Res({ passthrough: true }) response: Response) {
     return this.pictures.keep(await bodyOf(request, response));
   }

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { LARGEST_PICTURE, type Problem, type TakenIn } from '@larchwood/contract';
+import { ThinningService } from '../keeping/thinning.service.js';
 import { Serving } from '../testing/serving.js';
 
 const serving = new Serving();
@@ -34,6 +35,17 @@ describe('pictures of the log', () => {
       expect.stringContaining('a JPEG or a PNG') as string,
     ]);
     expect((await keep(Buffer.alloc(0))).status).toBe(415);
+  });
+  it('that no entry shows any more go after a day', async () => {
+    const [shown, unused] = [(await keep(jpeg(50))).body.id, (await keep(jpeg(50))).body.id];
+    const item = { build: 'b', on: '2026-11-29', sort: 'picture', text: '', picture: shown };
+    expect((await call('PUT', 'shop/entries/e1', { item })).status).toBe(200);
+    const thinning = serving.app.get(ThinningService);
+    const status = async (id: string) => (await call('GET', `pictures/${id}`)).status;
+    await thinning.sweepPictures(new Date(Date.now() + 23 * 3600 * 1000));
+    expect([await status(shown), await status(unused)]).toEqual([200, 200]);
+    await thinning.sweepPictures(new Date(Date.now() + 25 * 3600 * 1000));
+    expect([await status(shown), await status(unused)]).toEqual([200, 404]);
   });
   it('go out with the workshop’s zip, and into another workshop by their ids', async () => {
     const { id } = (await keep(Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47]), Buffer.from('pixels')])))

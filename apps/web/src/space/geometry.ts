@@ -120,7 +120,7 @@ export function wheelGeometry(wheel: StandingWheel): BufferGeometry {
   return geometry;
 }
 
-const meshOf = (geometry: BufferGeometry): Mesh => ({
+export const meshOf = (geometry: BufferGeometry): Mesh => ({
   positions: Float32Array.from(geometry.getAttribute('position').array),
   normals: Float32Array.from(geometry.getAttribute('normal').array),
   indices: Uint32Array.from(geometry.index!.array),

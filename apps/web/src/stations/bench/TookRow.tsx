@@ -2,7 +2,6 @@ import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Step } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
-import { doorStore } from '../../door/door';
 import { today } from '../../parts/today';
 import { useShop } from '../../shop/useShop';
 import { setDone } from '../work/changes';
@@ -20,8 +19,6 @@ export function TookRow({ step, usual }: { readonly step: Step; readonly usual: 
     const now = new Date();
     edit(`done.${step.id}`, setDone(step, { done: true, hours }, now));
     settle();
-    // Who only ticks at the bench leaves it with the build: the workshop's lists are a builder's.
-    if (doorStore.getState().role === 'bench') return;
     const id = `${build.id}.${step.id}`.replace(/[^A-Za-z0-9._-]/g, '-').slice(0, 60);
     hand.keep('hours', id, {
       ...{ build: build.id, step: step.name.slice(0, 120), sort: step.sort },

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import {
   CHECK_STAGES,
   KEY_IDS,
@@ -26,6 +26,11 @@ const VIEWS = [
   { value: 'plan', label: 'Plan' },
   { value: 'front', label: 'Front' },
 ] as const;
+/** Loaded when it is looked at: it brings the library that draws space. */
+const MovementSpace = lazy(() =>
+  import('../../space/MovementSpace').then((module) => ({ default: module.MovementSpace })),
+);
+const SPACE = 'space';
 /** Arrows are drawn so many times their length. */
 const SCALES = [10, 20, 50] as const;
 
@@ -39,8 +44,10 @@ export function MovementView({
   readonly hand: ChecksHand;
   readonly stage: CheckStage;
 }) {
-  const [chosen, setView] = useState<ViewName>();
+  const [chosen, setView] = useState<ViewName | typeof SPACE>();
   const [scale, setScale] = useState<number>(20);
+  const { points } = hand.list;
+  const placeOf = useCallback((point: string) => points[point]!.at, [points]);
   const result = hand.results.find((each) => each.stage === stage);
   if (!result?.since)
     return (
@@ -63,18 +70,25 @@ export function MovementView({
               From {CHECK_STAGES[before].name.toLowerCase()} to {CHECK_STAGES[stage].name.toLowerCase()}
             </span>{' '}
             <span className="caption">
-              arrows {scale} times their length; dashed where the readings are not sure of it
+              arrows {scale} times their length; {view === SPACE ? 'thin' : 'dashed'} where the readings are
+              not sure of it
             </span>
           </span>
         </div>
-        <Arrows plan={plan} movements={keys} result={result} hand={hand} view={view} scale={scale} />
+        {view === SPACE ? (
+          <Suspense fallback={<p className="p-8 text-quiet">Making it in space…</p>}>
+            <MovementSpace plan={plan} movements={keys} placeOf={placeOf} times={scale} />
+          </Suspense>
+        ) : (
+          <Arrows plan={plan} movements={keys} result={result} hand={hand} view={view} scale={scale} />
+        )}
       </div>
       <Panel title="Movement" aside={`${sure.length} of ${keys.length} sure`}>
         <ChoiceRow
           name="View"
           value={view}
-          options={[...VIEWS]}
-          onChange={(next) => setView(next as ViewName)}
+          options={[...VIEWS, { value: SPACE, label: 'In space' }]}
+          onChange={(next) => setView(next as ViewName | typeof SPACE)}
         />
         <ChoiceRow
           name="Arrows"
