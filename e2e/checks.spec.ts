@@ -216,4 +216,13 @@ test('the log: written down, looked for, with a picture; one that is too large i
   await choose(page, 'Compare with', 'Ferry Road tourer');
   await expect(page.getByRole('group', { name: 'Side by side' })).toContainText('pieces differ');
   await expectAccessible(page, 'Side by side');
+  // A tube of the other build, made here as it is there; and back.
+  const take = page.getByRole('button', { name: /^Take \S+ over$/ });
+  await expect(take.first()).toBeVisible();
+  const offered = await take.count();
+  await take.first().click();
+  await expect(page.getByText('Taken over from Ferry Road tourer.')).toBeVisible();
+  await expect(take).toHaveCount(offered - 1);
+  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
+  await expect(take).toHaveCount(offered);
 });

@@ -297,7 +297,7 @@ export {
   type Captured,
   type Simulated,
 } from './instruments/capture.js';
-export { differenceOf, type PlanDifference } from './plan/difference.js';
+export { differenceOf, type PieceDifference, type PlanDifference } from './plan/difference.js';
 export { LOG_SORTS, logOf, searchLog, type LogLine, type LogSort } from './log/log.js';
 export { checked, checkList, checkResults, type CheckList, type StageResult } from './plan/stages/checks.js';
 export { type AsBuilt, type AsBuiltFigure } from './checks/asBuilt.js';
@@ -337,6 +337,7 @@ export { LARGEST_IMPORT, type NotUnderstood } from './imports/brought.js';
 export { readDimensions, type BroughtDimension, type BroughtDimensions } from './imports/dimensions.js';
 export { readReadings, type BroughtReading, type BroughtReadings } from './imports/readings.js';
 export { readScales, type BroughtLoad, type BroughtScales } from './imports/scales.js';
+export { takeMember } from './frame/edit/takeMember.js';
 export { readSections, type BroughtSection } from './imports/sectionTable.js';
 export { noTube, ownSection } from './frame/ownSection.js';
 export { readDrawing, type DrawnFile, type Flat, type Stroke } from './imports/dxfEntities.js';

@@ -15,6 +15,9 @@ export interface Draft {
 
 export interface Compared {
   readonly label: string;
+  /** Of another build; none of a state of this one. */
+  readonly build?: string;
+  readonly document: BuildDocument;
   readonly plan: Plan;
 }
 

@@ -85,5 +85,6 @@ const refusedOnly = (drafts: Drafts): Drafts =>
 
 function opening(build: StoredBuild): Compared | undefined {
   const planned = planBuild(build.document);
-  return planned.ok ? { label: `revision ${build.revision}`, plan: planned.plan } : undefined;
+  const { document } = build;
+  return planned.ok ? { label: `revision ${build.revision}`, document, plan: planned.plan } : undefined;
 }

@@ -29,9 +29,10 @@ export function RevisionsView() {
     await queries.invalidateQueries({ queryKey: ['revisions', build.id] });
   };
   const compare = async (number: number) => {
-    const planned = planBuild((await builds.revision(build.id, number)).document);
+    const { document } = await builds.revision(build.id, number);
+    const planned = planBuild(document);
     if (!planned.ok) return toast(`Revision ${number} has no shape to compare with.`);
-    compareWith({ label: `revision ${number}`, plan: planned.plan });
+    compareWith({ label: `revision ${number}`, document, plan: planned.plan });
     return mark(number, { usedFor: 'compared with' });
   };
   /** Against the revision that stands before it in the list: those between were folded away. */

@@ -1,14 +1,51 @@
 import { useMemo } from 'react';
-import { differenceOf, findingText } from '@larchwood/core';
-import { useEditor } from '../../editor/editor';
+import { toast } from 'sonner';
+import { differenceOf, findingText, takeMember, type PieceDifference } from '@larchwood/core';
+import { memberOf, useEditor } from '../../editor/editor';
+import { Button } from '../../parts/Button';
 import { Length, Mass } from '../../parts/Figure';
+import { useShop } from '../../shop/useShop';
 import { CompareChoice, Differences } from '../stance/Differences';
+
+/** Pieces that can be taken over, once for a pair: there and not here, or made of something else. */
+function takeableOf(pieces: readonly PieceDifference[]): ReadonlySet<string> {
+  const first = new Map<string, string>();
+  for (const { piece, how, made } of pieces) {
+    const member = memberOf(piece)!;
+    if ((how === 'gone' || made) && !first.has(member)) first.set(member, piece);
+  }
+  return new Set(first.values());
+}
 
 /** The present build beside another state of it, or beside another build: dimensions, pieces, masses, findings. */
 export function SideBySide() {
-  const { plan, compared, document } = useEditor('plan', 'compared', 'document');
+  const { build, plan, compared, document, edit, settle } = useEditor(
+    'build',
+    'plan',
+    'compared',
+    'document',
+    'edit',
+    'settle',
+  );
+  const { shop } = useShop();
   const difference = useMemo(() => plan && compared && differenceOf(plan, compared.plan), [plan, compared]);
+  const takeable = useMemo(() => takeableOf(difference?.pieces ?? []), [difference]);
   const { units } = document;
+  const costs = (id: string) =>
+    Object.values(shop.entries).reduce((sum, each) => sum + (each.build === id ? (each.cost ?? 0) : 0), 0);
+  const take = (piece: string) => {
+    if (!compared) return;
+    const id = memberOf(piece)!;
+    const there = { document: compared.document, frame: compared.plan.frame };
+    const taken = takeMember(document, there, id);
+    if (!taken.ok) return void toast(taken.message);
+    const result = edit(`take.${id}`, (before) => {
+      const again = takeMember(before, there, id);
+      return again.ok ? again.value : before;
+    });
+    settle();
+    toast(result.ok ? `Taken over from ${compared.label}. Undo takes it back.` : result.message);
+  };
   return (
     <div
       className="min-h-0 flex-1 overflow-auto bg-sheet"
@@ -23,7 +60,7 @@ export function SideBySide() {
         </span>
       </div>
       <Differences />
-      {difference && (
+      {difference && compared && (
         <div className="max-w-3xl px-4 pb-6">
           <h3 className="pt-2 pb-1 font-bold">
             {difference.pieces.length === 0
@@ -31,7 +68,10 @@ export function SideBySide() {
               : `${difference.pieces.length} pieces differ`}
           </h3>
           {difference.pieces.map(({ piece, mark, name, how, lengths, made }) => (
-            <p key={piece} className="flex flex-wrap justify-between gap-x-4 border-b border-rule py-1">
+            <p
+              key={piece}
+              className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-rule py-1"
+            >
               <span>
                 <strong className="figure">{mark}</strong> {name}
               </span>
@@ -43,6 +83,16 @@ export function SideBySide() {
                   </>
                 )}
                 {made && ` ${made[0]} to ${made[1]}`}
+                {takeable.has(piece) && (
+                  <Button
+                    look="link"
+                    className="ml-4"
+                    onClick={() => take(piece)}
+                    aria-label={`Take ${mark} over`}
+                  >
+                    Take it over
+                  </Button>
+                )}
               </span>
             </p>
           ))}
@@ -55,6 +105,14 @@ export function SideBySide() {
               </span>
             </p>
           ))}
+          {compared.build !== undefined && costs(compared.build) + costs(build.id) > 0 && (
+            <p className="flex justify-between border-b border-rule py-1">
+              <span>Cost, by the log</span>
+              <span className="figure">
+                {costs(compared.build).toFixed(2)} to {costs(build.id).toFixed(2)}
+              </span>
+            </p>
+          )}
           {(
             [
               ['Found here only', difference.newFindings],

@@ -34,7 +34,8 @@ const CompareList = memo(function CompareList({
         ? [`revision ${id}`, (await builds.revision(build.id, Number(id))).document]
         : await builds.get(id).then((other) => [other.name, other.document] as const);
     const planned = planBuild(document);
-    if (planned.ok) compareWith({ label, plan: planned.plan });
+    if (planned.ok)
+      compareWith({ label, document, plan: planned.plan, ...(what === 'revision' ? {} : { build: id }) });
     else toast(`${label} has no shape to compare with.`);
   };
   const options = [
