@@ -59,7 +59,7 @@ export function SideBySide() {
           It is drawn dashed at the stance, the seat and the tubes while it is compared with.
         </span>
       </div>
-      <Differences />
+      <Differences inFlow />
       {difference && compared && (
         <div className="max-w-3xl px-4 pb-6">
           <h3 className="pt-2 pb-1 font-bold">
@@ -68,28 +68,22 @@ export function SideBySide() {
               : `${difference.pieces.length} pieces differ`}
           </h3>
           {difference.pieces.map(({ piece, mark, name, how, lengths, made }) => (
-            <p
-              key={piece}
-              className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-rule py-1"
-            >
-              <span>
+            <p key={piece} className="flex items-baseline gap-x-4 border-b border-rule py-1">
+              <span className="shrink-0">
                 <strong className="figure">{mark}</strong> {name}
               </span>
-              <span className="text-quiet">
+              <span className="ml-auto text-right text-quiet">
                 {how !== 'changed' && (how === 'new' ? 'new here' : 'gone')}
                 {lengths && (
                   <>
                     <Length mm={lengths[0]} display={units} /> to <Length mm={lengths[1]} display={units} />
                   </>
                 )}
-                {made && ` ${made[0]} to ${made[1]}`}
+                {made && `${lengths ? '; ' : ''}${made[0]} to ${made[1]}`}
+              </span>
+              <span className="w-28 shrink-0 text-right">
                 {takeable.has(piece) && (
-                  <Button
-                    look="link"
-                    className="ml-4"
-                    onClick={() => take(piece)}
-                    aria-label={`Take ${mark} over`}
-                  >
+                  <Button look="link" onClick={() => take(piece)} aria-label={`Take ${mark} over`}>
                     Take it over
                   </Button>
                 )}

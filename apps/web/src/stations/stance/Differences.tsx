@@ -79,8 +79,8 @@ const CompareList = memo(function CompareList({
   );
 });
 
-/** The dimensions that both have and that differ, side by side. */
-export function Differences() {
+/** The dimensions that both have and that differ, side by side; `inFlow` they scroll with what stands about them. */
+export function Differences({ inFlow = false }: { readonly inFlow?: boolean }) {
   const { document, plan, compared } = useEditor('document', 'plan', 'compared');
   const kind = findKind(document.kind);
   if (!plan || !kind) return null;
@@ -100,8 +100,8 @@ export function Differences() {
   const other = findKind(compared.plan.kind);
   return (
     <div
-      className="h-full overflow-y-auto bg-sheet px-4 py-3"
-      tabIndex={0}
+      className={`bg-sheet px-4 py-3 ${inFlow ? '' : 'h-full overflow-y-auto'}`}
+      {...(inFlow ? {} : { tabIndex: 0 })}
       role="group"
       aria-label="Differences, rows"
     >
