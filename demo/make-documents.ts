@@ -3,6 +3,8 @@ import {
   createBuild,
   planBuild,
   seatAtEase,
+  weighedTwice,
+  withoutPieces,
   withSteeringParts,
   type CreateOptions,
   type Plan,
@@ -376,7 +378,19 @@ function steered(document: BuildDocument, linkage: Demo['linkage']): BuildDocume
 
 /** Rods, shafts and arms stand in the frame where the linkage is begun. */
 const withPieces = (document: BuildDocument, { stance, steering }: Plan): BuildDocument =>
-  document.steering && steering?.ok ? withSteeringParts(document, stance, steering.steering) : document;
+  document.steering && steering?.ok
+    ? weighedOnce(withSteeringParts(document, stance, steering.steering))
+    : document;
+
+/** What stood for those pieces is taken off what is weighed besides. */
+function weighedOnce(document: BuildDocument): BuildDocument {
+  const planned = planBuild(document);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
+  return weighedTwice(document, planned.plan.weights).reduce(
+    (next, { lump, pieces }) => withoutPieces(next, lump.id, pieces),
+    document,
+  );
+}
 
 for (const { file, notes, brief, options, linkage } of DEMOS) {
   const made = createBuild({ ...options, brief });

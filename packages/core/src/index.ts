@@ -337,6 +337,7 @@ export { LARGEST_IMPORT, type NotUnderstood } from './imports/brought.js';
 export { readDimensions, type BroughtDimension, type BroughtDimensions } from './imports/dimensions.js';
 export { readReadings, type BroughtReading, type BroughtReadings } from './imports/readings.js';
 export { readScales, type BroughtLoad, type BroughtScales } from './imports/scales.js';
+export { weighedTwice, withoutPieces } from './mass/twice.js';
 export { takeMember } from './frame/edit/takeMember.js';
 export { readSections, type BroughtSection } from './imports/sectionTable.js';
 export { noTube, ownSection } from './frame/ownSection.js';

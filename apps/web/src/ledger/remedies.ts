@@ -3,6 +3,7 @@ import {
   otherSolutions,
   releases,
   stanceOf,
+  withoutPieces,
   withStepMoves,
   withVents,
   type Finding,
@@ -72,6 +73,10 @@ const REMEDIES: { readonly [C in FindingCode]?: (finding: Finding<C>) => Remedy 
   'tubes-unvented': ({ values: { vents } }) => ({
     name: 'Drill a vent into each',
     change: (document) => withVents(document, vents),
+  }),
+  'weighed-twice': ({ values: { id, pieces } }) => ({
+    name: 'Take them off it',
+    change: (document) => withoutPieces(document, id, pieces),
   }),
   'second-solution': () => ({ name: 'Use the other vehicle', change: useOther }),
 };

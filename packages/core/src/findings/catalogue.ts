@@ -1,4 +1,5 @@
 import { formatAngle } from '../units/angle.js';
+import { formatMass } from '../units/mass.js';
 import { formatLength, type LengthDisplay } from '../units/length.js';
 import { asSentence, nameInText, bandUseText } from '../words.js';
 import type { Quantity } from '../units/quantity.js';
@@ -164,6 +165,11 @@ const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
     text: 'It is placed, with no mass.',
     remedies: ['Weigh it, or take it out'],
   }),
+  'weighed-twice': ({ name, mass, pieces }, { kg }) => ({
+    title: `${name} weighs twice`,
+    text: `Its pieces stand in the frame now and weigh ${kg(pieces)}; they are also in these ${kg(mass)}, which stood for them.`,
+    remedies: ['Take them off it', 'Weigh it without them'],
+  }),
   'falls-over': ({ direction }) => ({
     title: `It falls over ${direction}`,
     text: 'The centre of gravity stands outside the wheels, as it stands, with its riders.',
@@ -200,5 +206,6 @@ export function findingText<C extends FindingCode>(finding: Finding<C>, display:
   const degrees = (value: number) => formatAngle(value);
   const measure = (value: number, quantity: Quantity) => (quantity === 'angle' ? degrees(value) : mm(value));
   const words: (values: never, say: Say) => FindingText = CATALOGUE[finding.code];
-  return words(finding.values as never, { mm, degrees, measure });
+  const kg = (value: number) => formatMass(value, display, 2);
+  return words(finding.values as never, { mm, degrees, kg, measure });
 }

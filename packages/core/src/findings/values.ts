@@ -59,6 +59,7 @@ export interface SeatFindings {
   'scales-impossible': { message: string };
   'no-mass': Nothing;
   'lump-weighs-nothing': { name: string };
+  'weighed-twice': { id: string; name: string; mass: number; pieces: number };
   'falls-over': { direction: string };
   'tips-first': { limit: number; friction: number; change: string };
   'front-share': { share: number; low: number; high: number };

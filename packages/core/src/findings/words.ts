@@ -7,10 +7,11 @@ export interface FindingText {
   readonly text: string;
   readonly remedies: readonly string[];
 }
-/** How lengths and angles are put into the build's units. */
+/** How lengths, angles and masses are put into the build's units. */
 export interface Say {
   readonly mm: (millimetres: number) => string;
   readonly degrees: (degrees: number) => string;
+  readonly kg: (kilograms: number) => string;
   /** A length or an angle, as its quantity says. */
   readonly measure: (value: number, quantity: Quantity) => string;
 }

@@ -5,6 +5,7 @@ import { flatFindings } from '../../plates/findings.js';
 import { clearanceFindings } from '../../clearance/sweep.js';
 import type { Finding } from '../../findings/finding.js';
 import { jointFindings } from '../../joints/findings.js';
+import { twiceFindings } from '../../mass/twice.js';
 import { seatFindings } from '../../seat/findings.js';
 import { briefFindings } from '../../stance/briefFindings.js';
 import { ordersOf } from '../../stock/orders.js';
@@ -18,7 +19,7 @@ import { details, fixture } from './fixture.js';
 import { frame } from './frame.js';
 import { cuts, interferences } from './joints.js';
 import { made as madeParts } from './made.js';
-import { mass, tipping } from './mass.js';
+import { mass, tipping, weights } from './mass.js';
 import { staleParts, steeringFindings } from '../../steering/findings.js';
 import { stance } from './stance.js';
 import { steering } from './steering.js';
@@ -61,6 +62,7 @@ export const findings = stage(
     steeringFound,
     stale,
     mass,
+    weights,
     tipping,
     frame,
     cuts,
@@ -74,6 +76,7 @@ export const findings = stage(
     ...stanceFindings(made.stance),
     ...briefFindings(document, made.stance),
     ...seatFindings(document, made.stance, made.mass, made.tipping),
+    ...twiceFindings(document, made.weights),
     ...made.steeringFound,
     ...made.stale,
     ...made.frame.findings,
