@@ -1,18 +1,10 @@
 import { writeFileSync } from 'node:fs';
-import {
-  createBuild,
-  planBuild,
-  seatAtEase,
-  weighedTwice,
-  withoutPieces,
-  withSteeringParts,
-  type CreateOptions,
-  type Plan,
-} from '@larchwood/core';
-import { documentText, type BuildDocument, type LinkageId } from '@larchwood/format';
+import { createBuild, planBuild, seatAtEase, type CreateOptions } from '@larchwood/core';
+import { documentText, type BuildDocument } from '@larchwood/format';
 import { inWork } from './inWork.js';
 import { measured } from './measured.js';
 import { ordered } from './ordered.js';
+import { steered, withPieces, type Begun } from './steered.js';
 import { worked } from './worked.js';
 
 /** Writes the demo workshop's documents. Alder Yard, its riders and its builds are made up. */
@@ -22,7 +14,7 @@ interface Demo {
   readonly brief: BuildDocument['brief'];
   readonly options: CreateOptions;
   /** Sizes of its linkage, where the usual ones would meet something; mm and degrees. */
-  readonly linkage?: { readonly id: LinkageId; readonly sizes: Readonly<Record<string, number>> };
+  readonly linkage?: Begun;
 }
 
 const DEMOS: readonly Demo[] = [
@@ -369,28 +361,6 @@ const DEMOS: readonly Demo[] = [
     options: { name: 'Alder Wood buggy', kind: 'buggy', startingSet: 'buggy', held: {} },
   },
 ];
-
-function steered(document: BuildDocument, linkage: Demo['linkage']): BuildDocument {
-  if (!linkage) return document;
-  const held = { ...linkage.sizes, lock: document.seat.lock };
-  return { ...document, steering: { linkage: linkage.id, held, made: [] } };
-}
-
-/** Rods, shafts and arms stand in the frame where the linkage is begun. */
-const withPieces = (document: BuildDocument, { stance, steering }: Plan): BuildDocument =>
-  document.steering && steering?.ok
-    ? weighedOnce(withSteeringParts(document, stance, steering.steering))
-    : document;
-
-/** What stood for those pieces is taken off what is weighed besides. */
-function weighedOnce(document: BuildDocument): BuildDocument {
-  const planned = planBuild(document);
-  if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
-  return weighedTwice(document, planned.plan.weights).reduce(
-    (next, { lump, pieces }) => withoutPieces(next, lump.id, pieces),
-    document,
-  );
-}
 
 for (const { file, notes, brief, options, linkage } of DEMOS) {
   const made = createBuild({ ...options, brief });

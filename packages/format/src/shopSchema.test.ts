@@ -2,6 +2,15 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { NO_SHOP, readShopText, shopFaults, SHOP_LISTS, USUAL_SAWING, type ShopList } from './index.js';
 
+type Limited = Record<string, { minimum?: number; maximum?: number; const?: unknown }>;
+/** Of a list that holds several sorts of things, those of the item's own sort. */
+function limitsFor(list: ShopList, item: Record<string, unknown>): Limited {
+  const schema = SHOP_LISTS[list];
+  if (!('anyOf' in schema)) return schema.properties as unknown as Limited;
+  const sorts = schema.anyOf as unknown as readonly { readonly properties: Limited }[];
+  return sorts.find(({ properties }) => properties.shape?.const === item.shape)!.properties;
+}
+
 describe('a workshop’s lists', () => {
   it('of the demo read back as they are written; a workshop with none is one', () => {
     const text = readFileSync(new URL('../../../demo/shop.json', import.meta.url), 'utf8');
@@ -25,11 +34,7 @@ describe('a workshop’s lists', () => {
     let looked = 0;
     for (const list of Object.keys(SHOP_LISTS) as ShopList[]) {
       const [item] = Object.values(demo[list]);
-      const properties = SHOP_LISTS[list].properties as Record<
-        string,
-        { minimum?: number; maximum?: number }
-      >;
-      for (const [key, { minimum, maximum }] of Object.entries(properties)) {
+      for (const [key, { minimum, maximum }] of Object.entries(limitsFor(list, item!))) {
         if (minimum === undefined || maximum === undefined || typeof item![key] !== 'number') continue;
         looked += 1;
         const faults = (value: number) => shopFaults(list, 'a', { ...item, [key]: value }).length;
