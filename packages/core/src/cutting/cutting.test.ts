@@ -1,12 +1,12 @@
 import fc from 'fast-check';
-import type { BuildDocument, Hole } from '@larchwood/format';
+import { NO_SHOP, type BuildDocument, type Hole } from '@larchwood/format';
 import { describe, expect, it } from 'vitest';
 import { FAMILIES, made, planMade } from '../../../../testing/made.js';
 import { Planner } from '../plan/planner.js';
 import { work } from '../plan/stages/work.js';
 import { stockGroups } from '../stock/plan.js';
 import { hasArrived, marksMade, orderStep } from '../stock/orders.js';
-import { NO_SHOP } from '@larchwood/format';
+import { jobsOf } from '../tools/settings.js';
 import { boughtFindings } from './findings.js';
 import { cutAlike, cutItems, openItems, orderOf, type ToCut } from './items.js';
 
@@ -128,6 +128,15 @@ describe('an order', () => {
     expect(marks(drilled([cable]))).toContain(mark);
     expect(marks(bought)).not.toContain(mark);
     expect(openItems(planMade(bought), bought).map(({ item }) => item.mark)).not.toContain(mark);
+  });
+  it('leaves its pieces no work for any tool', () => {
+    const marks = (document: BuildDocument) => {
+      const { frame, cuts, holes } = planMade(document);
+      return new Set(jobsOf(frame, cuts, holes, document).map((job) => job.mark));
+    };
+    const all = marks(drilled([cable]));
+    expect(all).toContain(mark);
+    expect(marks(bought)).toEqual(new Set([...all].filter((each) => each !== mark)));
   });
   it('takes the place of cutting and drilling in the order of work, and cable holes are rounded', () => {
     const steps = new Planner().ask(work, bought).steps;

@@ -1,9 +1,10 @@
-import type { Shop, Tool } from '@larchwood/format';
+import type { BuildDocument, Shop, Tool } from '@larchwood/format';
 import type { DrilledPiece } from '../holes/holes.js';
 import type { PieceCut } from '../joints/cut.js';
 import type { EndCut } from '../joints/endCut.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { acrossOf } from '../frame/sections.js';
+import { orderByMark } from '../stock/orders.js';
 import { toRadians } from '../units/angle.js';
 
 /** Work for a tool: an end of a piece that is cut, or a hole. Lengths mm, angles degrees. */
@@ -63,21 +64,24 @@ const SPEED: Readonly<Record<string, number>> = {
 const FEED = 0.15;
 
 /**
- * Every end and hole of pieces that the builder cuts.
- * @param twins made after a template: the second of a pair is one job, after the first
+ * Every end and hole of pieces that the builder cuts: of none that comes cut from somebody else.
+ * @param document whose twins may be made after a template: the second of a pair is one job, after the first
  */
 export function jobsOf(
   { pieces }: Frame,
-  cuts: readonly PieceCut[],
+  every: readonly PieceCut[],
   drilled: readonly DrilledPiece[],
-  twins: 'each' | 'template' = 'each',
+  document: Pick<BuildDocument, 'cuts'> = {},
 ): readonly Job[] {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+  const bought = orderByMark(document);
+  const isMade = ({ mark }: { readonly mark: string }) => !bought.has(mark);
+  const cuts = every.filter(isMade);
   const ends = cuts.flatMap((cut) => {
     const piece = byId.get(cut.piece)!;
     return cut.ends.map((end) => endJob(cut, end, piece));
   });
-  const holes = drilled.flatMap(({ piece: id, mark, bores }) => {
+  const holes = drilled.filter(isMade).flatMap(({ piece: id, mark, bores }) => {
     const piece = byId.get(id)!;
     return bores.map((bore, index): Job => ({
       ...{
@@ -91,7 +95,7 @@ export function jobsOf(
     }));
   });
   const all = [...ends, ...holes];
-  if (twins === 'each') return all;
+  if (document.cuts?.twins !== 'template') return all;
   const isSecond = ({ piece }: { readonly piece: string }) => byId.get(piece)!.side === 'right';
   const copies = cuts.filter(isSecond).map((cut): Job => {
     const piece = byId.get(cut.piece)!;

@@ -152,7 +152,9 @@ describe('all work of a build', () => {
       expect(best === undefined, job.what).toBe(job.kind === 'hole');
   });
   it('with the first as template each second of a pair is one job, after its twin', () => {
-    const copied = jobsOf(plan.frame, plan.cuts, plan.holes, 'template');
+    const copied = jobsOf(plan.frame, plan.cuts, plan.holes, {
+      cuts: { bends: {}, bars: [], twins: 'template' },
+    });
     const pairs = plan.cuts.filter(({ mark }) => mark.endsWith('R'));
     expect(pairs.length).toBeGreaterThan(0);
     expect(copied.filter(({ kind }) => kind === 'copy').map(({ mark }) => mark)).toEqual(

@@ -9,7 +9,7 @@ import { tablePages, type Table } from '../tables.js';
 export function toolSheets({ document, plan, revision, shop = NO_SHOP }: Source): Drawing[] {
   const { units, paper } = document;
   const mm = (value: number, digits = 1) => formatLength(value, units, digits, true);
-  const all = toolJobs(jobsOf(plan.frame, plan.cuts, plan.holes, document.cuts?.twins), shop);
+  const all = toolJobs(jobsOf(plan.frame, plan.cuts, plan.holes, document), shop);
   const table: Table = {
     title: 'Settings, one after the other: all that share one are together',
     columns: [

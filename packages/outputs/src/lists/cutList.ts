@@ -28,7 +28,7 @@ export function cutListCsv(plan: Plan, document: Listed): string {
 export type Listed = Pick<BuildDocument, 'units' | 'cuts' | 'done'>;
 
 /** Whether a piece is still to be cut, is cut, or comes cut from somebody else. */
-function stateOf(document: Listed): (mark: string) => string {
+export function pieceState(document: Listed): (mark: string) => string {
   const orders = orderByMark(document);
   const made = marksMade(document);
   return (mark) => {
@@ -46,7 +46,7 @@ export function cutListTable(
   const pieces = new Map(plan.frame.pieces.map((piece) => [piece.id, piece]));
   const { units: display } = document;
   const unit = display.length === 'mm' ? 'mm' : 'in';
-  const state = stateOf(document);
+  const state = pieceState(document);
   const rows = [
     ...plan.cuts.map((cut) => tubeRow(cut, pieces.get(cut.piece)!, display)),
     ...plan.frame.plates.map((plate) => ({

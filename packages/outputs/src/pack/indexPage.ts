@@ -8,6 +8,8 @@ import {
   type LengthDisplay,
   type Plan,
 } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
+import { pieceState } from '../lists/cutList.js';
 import { escaped } from '../svg.js';
 import type { Source } from '../registry/output.js';
 import { STYLE } from './indexStyle.js';
@@ -50,7 +52,7 @@ ${leftOut.length > 0 ? leftOutList(leftOut) : ''}
 ${figures(plan, units)}
 </section>
 <section><h2>Cut list</h2>
-${cutTable(plan, units)}
+${cutTable(plan, document)}
 </section>
 ${findings(plan, units)}
 ${cautions(files)}
@@ -137,7 +139,9 @@ function figures({ kind, stance, weights }: Plan, units: LengthDisplay): string 
   );
 }
 
-function cutTable({ cuts, frame }: Plan, units: LengthDisplay): string {
+function cutTable({ cuts, frame }: Plan, document: BuildDocument): string {
+  const { units } = document;
+  const state = pieceState(document);
   const pieces = new Map(frame.pieces.map((piece) => [piece.id, piece]));
   const rows = cuts.map(({ piece, mark, name, blank, mass }) => [
     escaped(mark),
@@ -145,6 +149,7 @@ function cutTable({ cuts, frame }: Plan, units: LengthDisplay): string {
     escaped(sectionText(pieces.get(piece)!.section, units)),
     formatLength(blank, units),
     formatMass(mass, units, 2),
+    escaped(state(mark)),
   ]);
   const plates = frame.plates.map(({ mark, name, plate, mass }) => [
     escaped(mark),
@@ -152,8 +157,9 @@ function cutTable({ cuts, frame }: Plan, units: LengthDisplay): string {
     `plate ${formatLength(plate.thickness, units)}`,
     '',
     formatMass(mass, units, 2),
+    escaped(state(mark)),
   ]);
-  return table(['Piece', 'Name', 'Section', 'Blank', 'Mass'], [...rows, ...plates], 'cuts');
+  return table(['Piece', 'Name', 'Section', 'Blank', 'Mass', 'State'], [...rows, ...plates], 'cuts');
 }
 
 function findings({ findings: all }: Plan, units: LengthDisplay): string {

@@ -14,7 +14,7 @@ figure svg { display: block; width: 100%; max-height: 26rem; }
 table { width: 100%; border-collapse: collapse; font-variant-numeric: tabular-nums; }
 th { text-align: left; font-weight: 600; color: #55625a; }
 th, td { padding: 0.2rem 0.8rem 0.2rem 0; border-bottom: 1px solid #d3cfc2; vertical-align: baseline; }
-.files td:last-child, .files th:last-child, .figures td:nth-child(2), .figures th:nth-child(2), .cuts td:nth-child(n + 4), .cuts th:nth-child(n + 4) { text-align: right; white-space: nowrap; }
+.files td:last-child, .files th:last-child, .figures td:nth-child(2), .figures th:nth-child(2), .cuts td:nth-child(n + 4):not(:last-child), .cuts th:nth-child(n + 4):not(:last-child) { text-align: right; white-space: nowrap; }
 .files td:first-child { width: 45%; overflow-wrap: anywhere; }
 .cuts td:first-child { font-weight: 700; }
 a { color: #1e5a47; }

@@ -31,6 +31,26 @@ describe('the frame for other programs', () => {
       1,
     );
   });
+  it('says of each piece whether it is to be cut, is cut, or comes cut', () => {
+    const [first, second, third] = kart.cuts.map(({ mark }) => mark) as [string, string, string];
+    const terms = { service: 'Somebody', on: '2026-11-02', due: '2026-11-09', price: 1, tolerance: 0.3 };
+    const order = (id: string, mark: string) => ({
+      ...{ ...terms, id, edges: '' },
+      pieces: [{ piece: 'rails', mark, length: 1, of: '', figures: [] }],
+    });
+    const bar = { id: 'b', section: 's', material: 'm', length: 1, left: 0 };
+    const list = cutListCsv(kart, {
+      units: kart.units,
+      cuts: {
+        bends: {},
+        bars: [{ ...bar, pieces: [{ piece: 'rails', mark: first, length: 1 }] }],
+        orders: [order('C-0001', second), order('C-0002', third)],
+      },
+      done: [{ step: 'order:C-0002', of: 'C-0002', done: true }],
+    });
+    const states = Papa.parse<Record<string, string>>(list, { header: true }).data.map(({ State }) => State);
+    expect(states.slice(0, 4)).toEqual(['cut', 'ordered cut, C-0001', 'came with order C-0002', 'to cut']);
+  });
   it('as a sheet it has the same cells, figures as figures, and is the same bytes each time', async () => {
     const bytes = await cutListXlsx(kart, { units: kart.units });
     expect(await cutListXlsx(kart, { units: kart.units })).toEqual(bytes);

@@ -7,10 +7,10 @@ import { useShop } from '../../shop/useShop';
 export function useTool(plan: Plan, step: Step | undefined): string | undefined {
   const { document } = useEditor('document');
   const { shop } = useShop();
-  const twins = document.cuts?.twins ?? 'each';
+  const { cuts } = document;
   const jobs = useMemo(
-    () => toolJobs(jobsOf(plan.frame, plan.cuts, plan.holes, twins), shop),
-    [plan, twins, shop],
+    () => toolJobs(jobsOf(plan.frame, plan.cuts, plan.holes, cuts ? { cuts } : {}), shop),
+    [plan, cuts, shop],
   );
   return step && toolOf(step, jobs);
 }

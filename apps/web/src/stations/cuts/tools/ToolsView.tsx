@@ -27,7 +27,8 @@ export function ToolsView({ plan }: { readonly plan: Plan }) {
   const [jobId, setJobId] = useState<string>();
   const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const twins = document.cuts?.twins ?? 'each';
-  const jobs = useMemo(() => jobsOf(plan.frame, plan.cuts, plan.holes, twins), [plan, twins]);
+  const { cuts } = document;
+  const jobs = useMemo(() => jobsOf(plan.frame, plan.cuts, plan.holes, cuts ? { cuts } : {}), [plan, cuts]);
   const all = useMemo(() => toolJobs(jobs, hand.shop), [jobs, hand.shop]);
   const groups = order === 'piece' ? byPiece(all) : bySetting(all);
   const chosen = all.find(({ job }) => job.id === jobId);
