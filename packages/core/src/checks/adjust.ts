@@ -134,6 +134,8 @@ interface Solved {
   /** Of each reading: what it should read there, and how that goes with the unknowns. */
   readonly reads: readonly number[];
   readonly rows: readonly Float64Array[];
+  /** Variance of how far a reading is off what it should read there. */
+  readonly leftOf: (reading: number) => number;
 }
 
 function solveFor(
@@ -164,7 +166,7 @@ function solveFor(
     if (round + 1 < ROUNDS && step > SETTLED) continue;
     const there = atOf(network, unknown, x);
     return {
-      ...{ x, doubt: settled, rows: rows.slice(0, readings.length) },
+      ...{ x, doubt: settled, leftOf: settled.leftOf, rows: rows.slice(0, readings.length) },
       reads: readings.map(({ measure }) => readOf(network, measure, there)),
     };
   }
@@ -243,10 +245,10 @@ interface Tested {
 }
 /** Of a reading of which the others bear out less than this, nothing can be told. */
 const BORNE = 1e-4;
-function testOf(reading: Reading, { doubt, rows, reads }: Solved, row: number): Tested {
+function testOf(reading: Reading, { leftOf, reads }: Solved, row: number): Tested {
   const sigma2 = sigmaOf(reading) ** 2;
   const off = reading.value - reads[row]!;
-  const left = Math.max(0, sigma2 - varianceOf(doubt, rows[row]!));
+  const left = Math.max(0, leftOf(row));
   const borneOut = left / sigma2;
   if (borneOut < BORNE) return { w: 0, off, borneOut };
   return { w: Math.abs(off) / Math.sqrt(left), off, borneOut };

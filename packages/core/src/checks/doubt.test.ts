@@ -48,6 +48,14 @@ describe('what equations make of unknowns', () => {
         settledBy(all, LOOSE)
           .offBy(off)
           .forEach((got, index) => near(got, solved[index]!));
+        // What is left of each equation's own variance: less that of what it is said to be by then.
+        all.forEach(({ row: of, sigma }, index) => {
+          const said = Matrix.rowVector([...of])
+            .mmul(covariance)
+            .mmul(Matrix.columnVector([...of]))
+            .get(0, 0);
+          near(settledBy(all, LOOSE).leftOf(index), sigma ** 2 - said);
+        });
       }),
     ));
   it('is what was known before, where nothing was read', () => {

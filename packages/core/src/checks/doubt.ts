@@ -38,6 +38,11 @@ export function settledBy(
 ): Doubt & {
   /** How far the unknowns are off, where the equations are off by so much. */
   readonly offBy: (off: readonly number[]) => Float64Array;
+  /**
+   * Variance of how far an equation is off once all are settled: its own, less that of what it is said to be by then.
+   * R - J C Jt of one equation is R (J P Jt + R)^-1 R. Source: the same form.
+   */
+  readonly leftOf: (equation: number) => number;
 } {
   const before = loose * loose;
   const places = equations.map(({ row }) => placesOf(row));
@@ -77,6 +82,7 @@ export function settledBy(
       );
       return known.map((value, index) => before * row[index]! - value);
     },
+    leftOf: (equation) => equations[equation]!.sigma ** 4 * inverted()[equation]![equation]!,
     offBy: (off) =>
       carried(lower?.solve(Matrix.columnVector([...off])).to1DArray() ?? [], equations[0]?.row.length ?? 0),
   };

@@ -167,7 +167,7 @@ function findings({ findings: all }: Plan, units: LengthDisplay): string {
   if (open.length === 0) return '';
   const items = open.map((finding) => {
     const { title, text, remedies } = findingText(finding, units);
-    return `<li><strong>${escaped(title)}.</strong> ${escaped([text, ...remedies].join(' '))}</li>`;
+    return `<li><strong>${escaped(title)}.</strong> ${escaped([text, ...remedies.map((each) => `${each}.`)].join(' '))}</li>`;
   });
   return `<section><h2>To look at before anything is cut</h2>\n<ul>${items.join('\n')}</ul></section>`;
 }
