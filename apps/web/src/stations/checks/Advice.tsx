@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import {
   builtDocument,
+  clearanceFindings,
   CHECK_STAGES,
   differenceOf,
   findingText,
@@ -16,7 +17,9 @@ import { readerOf } from '../../ledger/quantities';
 import { Button } from '../../parts/Button';
 import { Length, Measure } from '../../parts/Figure';
 import { today } from '../../parts/today';
+import { useSlow } from '../../planning/useSlow';
 import { useShop } from '../../shop/useShop';
+import { useGapsAsBuilt } from './useGapsAsBuilt';
 
 /** Of the vehicle as it rides; tubes and fixture are built by now. */
 const isOfVehicle = ({ code, where }: Finding): boolean =>
@@ -24,30 +27,47 @@ const isOfVehicle = ({ code, where }: Finding): boolean =>
   // Pieces once made for the linkage as drawn are what is being measured.
   code !== 'steering-part-stale';
 
-/** What the vehicle meets with the figures as built, that it does not as drawn. */
+/** What is told of one and not of the other, by what is told and where. */
+const apart = (these: readonly Finding[], those: readonly Finding[]): readonly Finding[] => {
+  const known = new Set(those.map(({ code, where }) => `${code} ${where.ref}`));
+  return these.filter(({ code, where }) => !known.has(`${code} ${where.ref}`));
+};
+
+/** What the vehicle meets with the figures as built, that it does not as drawn: at once, and gaps once all is swept. */
 function AsItIs({ result }: { readonly result: StageResult }) {
   const { document, plan } = useEditor('document', 'plan');
   const { figures } = result.built;
+  const built = useMemo(() => builtDocument(document, figures), [document, figures]);
   const difference = useMemo(() => {
-    const planned = plan && planBuild(builtDocument(document, figures));
+    const planned = plan && planBuild(built);
     if (!planned?.ok) return undefined;
     const { newFindings, goneFindings } = differenceOf(planned.plan, plan!);
     return { newFindings: newFindings.filter(isOfVehicle), goneFindings: goneFindings.filter(isOfVehicle) };
-  }, [document, plan, figures]);
+  }, [built, plan]);
+  const gaps = useGapsAsBuilt(difference ? built : undefined);
+  const { value: swept } = useSlow('clearances');
+  const drawn = useMemo(() => swept && clearanceFindings(swept), [swept]);
+  const fresh = [...(difference?.newFindings ?? []), ...(gaps && drawn ? apart(gaps, drawn) : [])];
+  const gone = [...(difference?.goneFindings ?? []), ...(gaps && drawn ? apart(drawn, gaps) : [])];
   return (
-    <Group title="Bands, limits and tipping, as built">
+    <Group title="Bands, limits, tipping and gaps, as built">
       {!difference ? (
         <p className="px-4">With these figures it makes no vehicle that can be reckoned: read them again.</p>
-      ) : difference.newFindings.length + difference.goneFindings.length === 0 ? (
-        <p className="px-4">As drawn: no band, limit or tipping bound is passed that was kept.</p>
+      ) : fresh.length + gone.length === 0 ? (
+        <p className="px-4">
+          As drawn: no band, limit or tipping bound is passed that was kept
+          {gaps && drawn
+            ? ', and nothing comes nearer to anything than it should.'
+            : '. Gaps are still swept…'}
+        </p>
       ) : (
         <ul className="px-4">
-          {difference.newFindings.map((finding, index) => (
+          {fresh.map((finding, index) => (
             <li key={`new ${index}`} className="font-semibold text-larch-text">
               New: {findingText(finding, document.units).title}
             </li>
           ))}
-          {difference.goneFindings.map((finding, index) => (
+          {gone.map((finding, index) => (
             <li key={`gone ${index}`}>Gone: {findingText(finding, document.units).title}</li>
           ))}
         </ul>
