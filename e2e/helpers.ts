@@ -41,7 +41,7 @@ export async function newBrief(
   const { id, startingSets } = KINDS.find((each) => each.name === kind)!;
   const startingSet = startingSets.find((each) => each.name.startsWith(set))!.id;
   const data = { name, kind: id, startingSet, length: UNITS[units] };
-  const answer = await page.request.post('/api/builds', { data });
+  const answer = await page.request.post('/api/builds', { data, maxRetries: 2 });
   expect(answer.status(), await answer.text()).toBe(201);
   const build = (await answer.json()) as { readonly id: string };
   await page.goto(`/builds/${build.id}/brief`);
