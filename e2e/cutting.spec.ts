@@ -24,7 +24,7 @@ test('a kart’s rails go to be cut in fractions: a refusal is cured, the order 
   await wide.press('Enter');
   await toCutting(page);
   const rail = rowOf(page, '1L');
-  await expect(rail).toContainText('3/32 in is too small for our beam');
+  await expect(rail).toContainText('0.094 in is too small for our beam, 0.098 in at least');
   await expectAccessible(page, 'Have it cut', { whole: true });
   await rail.getByRole('button', { name: 'Change the hole' }).click();
   await wide.fill('3/8');

@@ -156,7 +156,7 @@ export class MarkRevisionRequest {
 }
 
 export const ROLES = ['builder', 'bench'] as const;
-/** A builder may do all; at the bench one may look, and tick and read settings. */
+/** A builder may do all; at the bench one may look, tick and read settings, and log. */
 export type Role = (typeof ROLES)[number];
 
 /** Least and most length of a passcode. */

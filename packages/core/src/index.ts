@@ -4,6 +4,7 @@ export { asSentence, nameInText, withArticle, bandUseText } from './words.js';
 export { without } from './without.js';
 export {
   parseLength,
+  formatExactly,
   formatLength,
   lengthText,
   editableLength,

@@ -10,7 +10,7 @@ import {
   Req,
   Res,
 } from '@nestjs/common';
-import { LARGEST_ORDER, OrderRequest, QuoteRequest } from '@larchwood/contract';
+import { LARGEST_ORDER, MOST_ITEMS, OrderRequest, QuoteRequest } from '@larchwood/contract';
 import { plainToInstance } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
 import type { Request, Response } from 'express';
@@ -23,7 +23,7 @@ import { CuttingService } from './cuttingService.js';
 const ID = new Id();
 const bodyOf = rawBody(LARGEST_ORDER);
 const BOUNDS = {
-  ...{ size: 8 * LARGEST_ORDER, files: 2000, file: LARGEST_ORDER },
+  ...{ size: 4 * LARGEST_ORDER, files: MOST_ITEMS + 1, file: LARGEST_ORDER },
   large: 'This order holds more than its pieces. Nothing was ordered.',
   none: 'This order is no zip that can be read. Nothing was ordered.',
 };

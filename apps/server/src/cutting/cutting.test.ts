@@ -114,8 +114,9 @@ describe('the stand-in for a cutting service', () => {
     const wrong = { ...tube, length: 50.8, holes: [{ name: 'vent', diameter: 1.5875, web: 1 }] };
     const said = await refusals(wrong, { length: 'fraction', denominator: 16 });
     expect(said).toHaveLength(3);
-    expect(said[0]).toContain('2 in');
-    expect(said[1]).toContain('Vent: 1/16 in');
+    // A limit is no fraction: as one it could read the same on both sides.
+    expect(said[0]).toContain('2 in is too short to hold: 2.362 in at least');
+    expect(said[1]).toContain('Vent: 0.063 in');
   });
   it('takes an order with a file of each piece, lets its days pass, and answers the same order the same', async () => {
     const { price } = await quoted([tube, plate]);

@@ -8,6 +8,7 @@ import { spotOn } from '../stations/tubes/spots';
 import { useTools } from '../stations/tubes/tools';
 import { Beside, Ground } from './Beside3D';
 import { platePart, STILL, TAKEN_APART, tubePart, WHOLE_FRAME, type Part } from './geometry';
+import { LookFrom } from './LookFrom';
 import { STEEL, usePalette, type Palette } from './palette';
 import { Solids } from './Solids';
 import { Stage, STANDPOINTS, type Standpoint } from './Stage';
@@ -84,17 +85,12 @@ export function FrameSpace() {
         )}
       </div>
       <div className="flex min-h-10 shrink-0 print:hidden flex-wrap items-center gap-x-3 gap-y-1 border-t border-rule px-3 py-1 text-[13.5px]">
-        <Choice
-          label="Look from"
+        <LookFrom
           value={standpoint}
-          groups={[
-            { options: Object.entries(STANDPOINTS).map(([value, { name }]) => ({ value, label: name })) },
-          ]}
           onChange={(next) => {
-            setStandpoint(next as Standpoint);
+            setStandpoint(next);
             setAsked((before) => before + 1);
           }}
-          className="w-30"
         />
         {(
           [

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { along, type Movement, type Plan, type Vector } from '@larchwood/core';
-import { Choice } from '../parts/Choice';
 import { arrowParts } from './arrow';
 import { platePart, tubePart, WHOLE_FRAME, type Part } from './geometry';
+import { LookFrom } from './LookFrom';
 import { STEEL, usePalette } from './palette';
 import { Solids } from './Solids';
 import { Stage, STANDPOINTS, type Standpoint } from './Stage';
@@ -71,15 +71,7 @@ export function MovementSpace({
         </Stage>
       </div>
       <div className="flex min-h-10 shrink-0 items-center border-t border-rule px-3 print:hidden">
-        <Choice
-          label="Look from"
-          value={standpoint}
-          groups={[
-            { options: Object.entries(STANDPOINTS).map(([value, { name }]) => ({ value, label: name })) },
-          ]}
-          onChange={(next) => setStandpoint(next as Standpoint)}
-          className="w-30"
-        />
+        <LookFrom value={standpoint} onChange={setStandpoint} />
       </div>
     </div>
   );

@@ -1,10 +1,10 @@
 import { LIMITS, type Limits, type Section } from '@larchwood/format';
-import Papa from 'papaparse';
+import { parseGauge } from '../frame/gauge.js';
 import { noTube, ownSection } from '../frame/ownSection.js';
 import { failure, success, type Result } from '../result.js';
 import { parseLength, type LengthUnit } from '../units/length.js';
-import { LARGEST_IMPORT, type NotUnderstood } from './brought.js';
-import { MOST_ROWS, plainName, withUnit } from './table.js';
+import type { NotUnderstood } from './brought.js';
+import { placeOf, plainName, tableCells, withUnit } from './table.js';
 
 export interface BroughtSection {
   readonly section: Section;
@@ -31,7 +31,8 @@ const SHAPES: Readonly<Record<string, Section['shape']>> = {
   ...{ oval: 'oval', elliptical: 'oval', ellipse: 'oval' },
 };
 /** `Wall (mm)`, `wall [in]`, `Wall, mm` */
-const HEAD = /^(.*?)[\s,]*[([]?\s*(mm|cm|m|in|inch|inches|")?\s*[)\]]?$/i;
+const HEAD = /^(.*?)(?:[\s,([]+(mm|cm|m|in|inch|inches|"))?[\s)\]]*$/i;
+const GAUGE = /^gauge$/i;
 
 interface Place {
   readonly at: number;
@@ -40,14 +41,13 @@ interface Place {
 
 /**
  * Reads a table of tube sections: heads in the first row (name, shape, diameter or width and height, wall, corner), with the
- * unit of a column in its head or of a value in its cell; else in the build's own unit. A row without a shape is round where
+ * unit of a column in its head or of a value in its cell, walls also as gauges; else in the build's own unit. A row without a shape is round where
  * it has one size, rectangular where it has two.
  */
 export function readSections(text: string, units: LengthUnit): Result<BroughtSections> {
-  if (text.length > LARGEST_IMPORT) return failure('This file is too large for a table.');
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  if (data.length > MOST_ROWS) return failure(`More than ${MOST_ROWS} rows: this is no table to take in.`);
-  const [heads = [], ...rows] = data;
+  const table = tableCells(text);
+  if (!table.ok) return table;
+  const [heads = [], ...rows] = table.value;
   const places = placesOf(heads);
   if (!places.width || !places.wall)
     return failure('A table of sections names its columns in the first row: diameter (or width), and wall.');
@@ -55,7 +55,7 @@ export function readSections(text: string, units: LengthUnit): Result<BroughtSec
   const understood = new Map<string, BroughtSection>();
   for (const [index, cells] of rows.entries()) {
     const row = index + 2;
-    const where = `row ${row}: ${cells.join(', ').slice(0, 60)}`;
+    const where = placeOf(row, cells);
     const read = sectionIn(cells, places, units);
     if (!read.ok) {
       not.push({ where, why: read.message });
@@ -75,7 +75,7 @@ function placesOf(heads: readonly string[]): Partial<Record<Column, Place>> {
     const column = (Object.keys(COLUMNS) as Column[]).find((each) =>
       (COLUMNS[each] as readonly string[]).includes(plainName(name)),
     );
-    if (column && !found[column]) found[column] = { at, unit };
+    if (column && !found[column]) found[column] = { at, unit: GAUGE.test(name) ? 'ga' : unit };
   }
   return found;
 }
@@ -85,12 +85,15 @@ function sectionIn(
   places: Partial<Record<Column, Place>>,
   units: LengthUnit,
 ): Result<Section> {
-  const cell = (column: Column) => cells[places[column]?.at ?? -1]?.trim() ?? '';
+  const cell = (column: Column) => cells[places[column]?.at ?? -1] ?? '';
   const told = plainName(cell('shape'));
   const shape = told === '' ? (cell('height') === '' ? 'round' : 'rectangular') : SHAPES[told];
   if (!shape) return failure(`“${cell('shape')}” is no shape: round, square, rectangular or oval.`);
   const size = (column: Column, within: Limits): Result<number> => {
-    const read = parseLength(withUnit(cell(column), places[column]?.unit ?? ''), units);
+    const told = withUnit(cell(column), places[column]?.unit ?? '');
+    const read =
+      (column === 'wall' ? parseGauge(told, shape === 'round' ? 'Birmingham' : 'sheet') : undefined) ??
+      parseLength(told, units);
     if (!read.ok) return failure(`${column}: ${read.message}`);
     const [low, high] = within;
     return read.value >= low && read.value <= high

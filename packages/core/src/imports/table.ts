@@ -6,7 +6,7 @@ import type { Quantity } from '../units/quantity.js';
 import { LARGEST_IMPORT } from './brought.js';
 
 /** More rows than these are no table that a person wrote. */
-export const MOST_ROWS = 500;
+const MOST_ROWS = 500;
 const HEADS = /^(name|dimension|measure|wheel|what|no\.?|number)$/i;
 
 /** A row of a table: where it stands, and what is in it. */
@@ -19,19 +19,30 @@ export interface TableRow {
   readonly where: string;
 }
 
-/** Rows of name, value and unit: commas, semicolons or tabs between; a row of heads is left out. */
-export function tableRows(text: string): Result<readonly TableRow[]> {
+/** Cells of a table, row by row: commas, semicolons or tabs between; empty rows are left out. */
+export function tableCells(text: string): Result<readonly (readonly string[])[]> {
   if (text.length > LARGEST_IMPORT) return failure('This file is too large for a table.');
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   if (data.length === 0) return failure('There is nothing in this file.');
   if (data.length > MOST_ROWS)
     return failure(`More than ${MOST_ROWS} rows: this is no table of figures to take in.`);
+  return success(data.map((cells) => cells.map((cell) => cell.trim())));
+}
+
+/** Where a row stands, and what is in it, shortened. */
+export const placeOf = (row: number, cells: readonly string[]): string =>
+  `row ${row}: ${cells.join(', ').slice(0, 60)}`;
+
+/** Rows of name, value and unit; a row of heads is left out. */
+export function tableRows(text: string): Result<readonly TableRow[]> {
+  const read = tableCells(text);
+  if (!read.ok) return read;
   return success(
-    data.flatMap((cells, index): TableRow[] => {
-      const [name = '', value = '', unit = ''] = cells.map((cell) => cell.trim());
+    read.value.flatMap((cells, index): TableRow[] => {
+      const [name = '', value = '', unit = ''] = cells;
       if (index === 0 && HEADS.test(name)) return [];
       const row = index + 1;
-      return [{ row, name, value, unit, where: `row ${row}: ${cells.join(', ').slice(0, 60)}` }];
+      return [{ row, name, value, unit, where: placeOf(row, cells) }];
     }),
   );
 }

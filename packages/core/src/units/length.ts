@@ -110,6 +110,15 @@ export function formatLength(millimetres: number, display: LengthDisplay, digits
 }
 
 /**
+ * A limit, or a wall: to a hundredth of a millimetre or a thousandth of an inch, never as a fraction, which would be another.
+ * @param millimetres mm
+ */
+export const formatExactly = (millimetres: number, display: LengthDisplay, bare = false): string =>
+  display.length === 'mm'
+    ? formatLength(millimetres, display, 2, bare)
+    : formatLength(millimetres, { ...display, length: 'inch' }, 1, bare);
+
+/**
  * For words that are written before the build's units are known: `150 mm (5.91 in)`.
  * @param millimetres mm
  */

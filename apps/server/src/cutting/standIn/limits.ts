@@ -1,4 +1,4 @@
-import { findMaterial, formatLength, type CutItem, type LengthDisplay } from '@larchwood/core';
+import { findMaterial, formatExactly, type CutItem, type LengthDisplay } from '@larchwood/core';
 import type { CuttingTerms, Refusal } from '@larchwood/contract';
 
 /** What the stand-in takes: of its own invention, about as a small tube laser has it. */
@@ -115,4 +115,4 @@ const names = (holes: readonly { readonly name: string }[]): string =>
 
 /** Everything that stands in the way of cutting a piece, in words. */
 export const refusalsOf = (item: CutItem, display: LengthDisplay): readonly Refusal[] =>
-  RULES.flatMap((rule) => rule(item, (mm) => formatLength(mm, display)) ?? []);
+  RULES.flatMap((rule) => rule(item, (mm) => formatExactly(mm, display)) ?? []);

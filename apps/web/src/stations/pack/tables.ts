@@ -1,6 +1,7 @@
 import {
   CHECK_STAGES,
   findKind,
+  formatExactly,
   formatLength,
   readDimensions,
   readReadings,
@@ -158,15 +159,7 @@ function sectionsIn(text: string, { units }: BuildDocument, shop: Shop): Result<
 /** A section by its sizes, whatever it is called. */
 function sizesText(section: Section, units: BuildDocument['units']): string {
   const say = (mm: number) => formatLength(mm, units, 1, true);
-  // Walls are sold by the thousandth: a fraction would be another wall.
-  const inches = units.length !== 'mm';
-  const wall = formatLength(
-    section.wall,
-    inches ? { ...units, length: 'inch' } : units,
-    inches ? 3 : 2,
-    true,
-  );
   const outer =
     section.shape === 'round' ? say(section.diameter) : `${say(section.width)} × ${say(section.height)}`;
-  return `${section.shape}, ${outer} × ${wall}`;
+  return `${section.shape}, ${outer} × ${formatExactly(section.wall, units, true)}`;
 }

@@ -34,6 +34,30 @@ export const withAnchor = (document: BuildDocument, id: string, anchor: Anchor):
     nodes: document.frame.nodes.map((node) => (node.id === id ? { ...node, anchor } : node)),
   });
 
+/**
+ * An end without the hosts that are not there; one that has no other is cut square, and says what it lost.
+ * @param isThere whether a member is
+ * @param nameOf of one that is not
+ */
+export function endWithout(
+  end: End,
+  isThere: (member: string) => boolean,
+  nameOf: (member: string) => string | undefined,
+): End {
+  const hosts = end.cut === 'coped' ? end.hosts : end.cut === 'mitred' ? [end.with] : [];
+  const left = hosts.filter(({ member }) => isThere(member));
+  if (left.length === hosts.length) return end;
+  return end.cut === 'coped' && left.length > 0
+    ? { ...end, hosts: left }
+    : squareFor(end, nameOf(hosts[0]!.member));
+}
+
+/** A square end in place of one that fitted something which is gone. */
+export const squareFor = ({ allowance }: End, lost: string | undefined): End => ({
+  ...{ cut: 'plain', setback: 0, allowance },
+  ...(lost === undefined ? {} : { lost: lost.slice(0, 80) }),
+});
+
 /** The next free piece number. */
 export const nextPiece = ({ frame }: BuildDocument): number =>
   1 + Math.max(0, ...frame.members.map(({ piece }) => piece), ...frame.plates.map(({ piece }) => piece));

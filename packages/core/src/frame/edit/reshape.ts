@@ -5,7 +5,16 @@ import { uppermost, type Frame, type Piece } from '../frame.js';
 import { nearestOn, pointOn } from '../path.js';
 import { halfBeside } from '../across.js';
 import { acrossOf } from '../sections.js';
-import { freeId, memberOf, nextPiece, withEnd, withFrame, withMember, withSections } from './graph.js';
+import {
+  endWithout,
+  freeId,
+  memberOf,
+  nextPiece,
+  withEnd,
+  withFrame,
+  withMember,
+  withSections,
+} from './graph.js';
 
 const GONE = 'That tube is not in the frame.';
 
@@ -245,9 +254,8 @@ export function mirrorMember(document: BuildDocument, frame: Frame, id: string):
 }
 
 /**
- * Takes members out. Nodes that sat on them stay where they are, ends that were cut to fit them lose that host (an end that has no other
- * is cut square and says what it lost), and nodes
- * that nobody uses any more go too.
+ * Takes members out. Nodes that sat on them stay where they are, ends that were cut to fit them lose that host, and
+ * nodes that nobody uses any more go too.
  */
 export function deleteMembers(document: BuildDocument, frame: Frame, ids: readonly string[]): BuildDocument {
   const gone = new Set(ids);
@@ -258,16 +266,12 @@ export function deleteMembers(document: BuildDocument, frame: Frame, ids: readon
     const at = frame.nodes[node.id];
     return lost && at ? { ...node, anchor: { on: 'fixed', at: [at[0], at[1], at[2]] } } : node;
   });
-  const nameOf = (id: string) => document.frame.members.find((member) => member.id === id)!.name;
-  const free = (member: Member, name: 'start' | 'end'): End => {
-    const end = member.ends[name];
-    const hosts = end.cut === 'coped' ? end.hosts : end.cut === 'mitred' ? [end.with] : [];
-    const left = hosts.filter((host) => !gone.has(host.member));
-    if (left.length === hosts.length) return end;
-    return end.cut === 'coped' && left.length > 0
-      ? { ...end, hosts: left }
-      : { cut: 'plain', setback: 0, allowance: end.allowance, lost: nameOf(hosts[0]!.member) };
-  };
+  const free = (member: Member, name: 'start' | 'end'): End =>
+    endWithout(
+      member.ends[name],
+      (id) => !gone.has(id),
+      (id) => memberOf(document, id)?.name,
+    );
   const members = document.frame.members
     .filter((member) => !gone.has(member.id))
     .map((member) => {

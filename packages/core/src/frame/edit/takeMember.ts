@@ -1,7 +1,7 @@
 import type { Anchor, BuildDocument, End, Member, Node } from '@larchwood/format';
 import { failure, success, type Result } from '../../result.js';
 import type { Frame } from '../frame.js';
-import { memberOf, nextPiece, nodeOf, withFrame, withSections } from './graph.js';
+import { endWithout, memberOf, nextPiece, nodeOf, squareFor, withFrame, withSections } from './graph.js';
 
 /** Another build, or another state of this one, and where its frame lies. */
 export interface Other {
@@ -88,19 +88,11 @@ function refsOf(anchor: Anchor): { readonly nodes: readonly string[]; readonly m
 
 /** An end fitted to what is here of what it fits there; to nothing of it, it is cut square, and says what it has lost. */
 function endHere(end: End, here: BuildDocument, there: BuildDocument): End {
-  const lost = (name: string | undefined): End => ({
-    ...{ cut: 'plain', setback: 0, allowance: end.allowance },
-    ...(name === undefined ? {} : { lost: name.slice(0, 80) }),
-  });
-  if (end.cut === 'coped') {
-    const hosts = end.hosts.filter(({ member }) => memberOf(here, member));
-    return hosts.length > 0 ? { ...end, hosts } : lost(memberOf(there, end.hosts[0]!.member)?.name);
-  }
-  if (end.cut === 'mitred')
-    return memberOf(here, end.with.member) ? end : lost(memberOf(there, end.with.member)?.name);
-  if (end.cut === 'plate')
-    return here.frame.plates.some(({ id }) => id === end.plate)
-      ? end
-      : lost(there.frame.plates.find(({ id }) => id === end.plate)?.name);
-  return end;
+  if (end.cut === 'plate' && here.frame.plates.every(({ id }) => id !== end.plate))
+    return squareFor(end, there.frame.plates.find(({ id }) => id === end.plate)?.name);
+  return endWithout(
+    end,
+    (id) => memberOf(here, id) !== undefined,
+    (id) => memberOf(there, id)?.name,
+  );
 }

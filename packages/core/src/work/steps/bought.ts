@@ -17,10 +17,17 @@ export const orderSteps = ({ orders }: Making): Step[] =>
       ...{ phase: 'ready', sort: 'get', hours: HOURS.get + HOURS.count * order.pieces.length },
       name: `Get in order ${order.id}: ${marks(order.pieces)}`,
       about: `${order.service} cuts these. Count them against the list, and lay each by its piece mark.`,
-      check: `Each length with a tape or caliper: stated to ${order.tolerance} mm. What is off by more goes back before anything is welded to it.`,
-      lines: order.pieces.slice(0, 60).map(({ mark, length }) => ({
-        ...{ id: mark, text: mark, value: length, quantity: 'length' as const },
-      })),
+      check:
+        'Each length with a tape or caliper. What is off by more than is stated goes back before anything is welded to it.',
+      lines: [
+        {
+          ...{ id: 'tolerance', text: 'Stated, to either side', value: order.tolerance },
+          quantity: 'length' as const,
+        },
+        ...order.pieces.slice(0, 60).map(({ mark, length }) => ({
+          ...{ id: mark, text: mark, value: length, quantity: 'length' as const },
+        })),
+      ],
       sheet: { station: 'pack', show: 'cutting' },
       due: order.due,
     }),

@@ -1,6 +1,6 @@
 import { TriangleAlert } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { findMaterial, formatLength, sectionText, type Plan, type ToCut } from '@larchwood/core';
+import { findMaterial, formatExactly, sectionText, type Plan, type ToCut } from '@larchwood/core';
 import type { CuttingTerms, QuotedPiece, RefusalAbout } from '@larchwood/contract';
 import { useEditor } from '../../../editor/editor';
 import { Group, Panel, Row } from '../../../ledger/Panel';
@@ -10,7 +10,7 @@ import { HEAD_ROW } from '../../../parts/tables';
 import { useKept } from '../../../parts/useKept';
 import { Progress } from '../Progress';
 import { Orders } from './Orders';
-import { useCutting } from './useCutting';
+import { useCutting, useQuote } from './useCutting';
 
 /** Where what is refused can be cured. */
 const CURES: Readonly<Record<RefusalAbout, readonly [station: string, name: string]>> = {
@@ -35,7 +35,8 @@ export function CuttingView({ plan }: { readonly plan: Plan }) {
   const priceOf = ({ item }: ToCut) => quoted.get(item.piece)?.price;
   const can = open.filter((each) => priceOf(each) !== undefined);
   const chosen = can.filter(({ item }) => !left.has(item.mark));
-  const price = Math.round(chosen.reduce((sum, each) => sum + priceOf(each)!, 0) * 10) / 10;
+  // What is chosen is asked for by itself: only the service knows what that comes to.
+  const { data: whole, isPlaceholderData: asking } = useQuote(chosen, document.units);
   const refused = open.length - can.length;
   const put = (mark: string, into: boolean) =>
     setLeft((before) => new Set(into ? [...before].filter((each) => each !== mark) : [...before, mark]));
@@ -111,10 +112,10 @@ export function CuttingView({ plan }: { readonly plan: Plan }) {
           {chosen.length > 0 && (
             <>
               <Row name="Price">
-                <span className="figure font-semibold">{price.toFixed(2)}</span>
+                <span className="figure font-semibold">{whole?.price.toFixed(2) ?? '…'}</span>
               </Row>
               <Row name="Sent after">
-                <span className="figure">{quote ? `${quote.days} days` : '…'}</span>
+                <span className="figure">{whole ? `${whole.days} days` : '…'}</span>
               </Row>
             </>
           )}
@@ -131,8 +132,8 @@ export function CuttingView({ plan }: { readonly plan: Plan }) {
           ) : (
             <Button
               look="strong"
-              disabled={chosen.length === 0 || hand.busy || !terms}
-              onClick={() => void hand.place(chosen, price)}
+              disabled={chosen.length === 0 || hand.busy || !terms || !whole || asking}
+              onClick={() => whole && void hand.place(chosen, whole.price)}
             >
               {chosen.length === 0
                 ? 'Nothing to order'
@@ -208,7 +209,7 @@ function PieceRow({
         )}
       </td>
       <td className="text-left max-[640px]:hidden">
-        {section ? sectionText(section, units) : `plate, ${formatLength(item.wall, units)}`}
+        {section ? sectionText(section, units) : `plate, ${formatExactly(item.wall, units)}`}
         <span className="caption block">{findMaterial(item.material)?.name ?? item.material}</span>
       </td>
       <td>
@@ -222,7 +223,7 @@ function PieceRow({
 function Terms({ terms }: { readonly terms: CuttingTerms }) {
   const { document } = useEditor('document');
   const { units } = document;
-  const say = (mm: number) => formatLength(mm, units);
+  const say = (mm: number) => formatExactly(mm, units);
   const rows = [
     ['Tube across', `${say(terms.across[0])} to ${say(terms.across[1])}`],
     ['Length', `${say(terms.length[0])} to ${say(terms.length[1])}`],

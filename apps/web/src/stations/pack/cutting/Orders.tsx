@@ -38,9 +38,11 @@ export function Orders({ hand }: { readonly hand: CuttingHand }) {
           <li key={order.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5">
             <span className="figure font-bold">{order.id}</span>
             <span className="min-w-56 flex-1">
-              The service has it, the build does not count it: {marksOf(order)} would be cut twice.
+              {canCountIn(order, hand)
+                ? `The service has it, the build does not count it: ${marksOf(order)} would be cut twice.`
+                : `The service has it, and none of ${marksOf(order)} is in the frame, or left to be cut.`}
             </span>
-            <Button onClick={() => hand.countIn(order)}>Count it in</Button>
+            {canCountIn(order, hand) && <Button onClick={() => hand.countIn(order)}>Count it in</Button>}
             {order.state === 'ordered' && (
               <Button look="quiet" onClick={() => void hand.cancel(order.id)}>
                 Call it off
@@ -52,6 +54,10 @@ export function Orders({ hand }: { readonly hand: CuttingHand }) {
     </section>
   );
 }
+
+/** Whether any of its pieces is here, and neither cut nor ordered. */
+const canCountIn = ({ pieces }: PlacedOrder, { open }: CuttingHand): boolean =>
+  pieces.some(({ mark }) => open.some(({ item }) => item.mark === mark));
 
 const marksOf = ({ pieces }: { readonly pieces: readonly { readonly mark: string }[] }): string =>
   pieces.map(({ mark }) => mark).join(', ');
@@ -116,7 +122,7 @@ function OwnOrder({
   );
 }
 
-/** How far it is, as words in a row: what is behind it struck under, where it is in bold. */
+/** How far it is, as words in a row: what it has been through is underlined, where it is stands in bold. */
 function Stages({ stage }: { readonly stage: Stage }) {
   const at = STEPS.indexOf(stage);
   return (

@@ -3,6 +3,7 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { openItems, orderOf, type Plan, type ToCut } from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import type { CuttingTerms, PlacedOrder, Quote } from '@larchwood/contract';
 import { ApiProblem } from '../../../api/client';
 import { cutting } from '../../../api/cutting';
@@ -30,6 +31,16 @@ export interface CuttingHand {
   readonly cancel: (id: string) => Promise<void>;
 }
 
+/** What pieces would cost and when they would come; what was said before stays until that is known. */
+export function useQuote(pieces: readonly ToCut[], units: BuildDocument['units']) {
+  const items = pieces.map(({ item }) => item);
+  return useQuery({
+    queryKey: ['cutting', 'quote', units, items],
+    queryFn: () => cutting.quote(items, units),
+    placeholderData: keepPreviousData,
+  });
+}
+
 /** What a cutting service says of the build in hand, and orders at it. */
 export function useCutting(plan: Plan): CuttingHand {
   const { build, document, edit, settle } = useEditor('build', 'document', 'edit', 'settle');
@@ -39,15 +50,7 @@ export function useCutting(plan: Plan): CuttingHand {
   const { units } = document;
   const open = openItems(plan, document);
   const terms = useQuery({ queryKey: ['cutting', 'terms'], queryFn: cutting.terms, staleTime: Infinity });
-  const quote = useQuery({
-    queryKey: ['cutting', 'quote', units, open.map(({ item }) => item)],
-    queryFn: () =>
-      cutting.quote(
-        open.map(({ item }) => item),
-        units,
-      ),
-    placeholderData: keepPreviousData,
-  });
+  const quote = useQuote(open, units);
   const ordersKey = ['cutting', 'orders', build.id];
   const orders = useQuery({
     queryKey: ordersKey,
