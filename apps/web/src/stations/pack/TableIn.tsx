@@ -83,7 +83,7 @@ export function TableIn({
         {!table.ok && <p className="p-8">{table.message}</p>}
         {rows.length > 0 && (
           <table className="w-full text-[14px]">
-            <thead className="sticky top-0 bg-sheet">
+            <thead className="sticky top-0 z-10 bg-sheet">
               <tr className={HEAD_ROW}>
                 <th className="!pl-4 text-left">What</th>
                 <th>Now</th>

@@ -63,7 +63,7 @@ export function CuttingView({ plan }: { readonly plan: Plan }) {
           </p>
         ) : (
           <table className="w-full text-[14px]">
-            <thead className="sticky top-0 bg-sheet">
+            <thead className="sticky top-0 z-10 bg-sheet">
               <tr className={HEAD_ROW}>
                 <th className="!pl-4 text-left">
                   <input
