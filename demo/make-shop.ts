@@ -151,9 +151,18 @@ const pulls: Shop['pulls'] = {
   p3: pull('headSide', 11, 4.5, '2026-09-19'),
   p4: pull('cornerLeftUp', 18, 6, '2026-10-10'),
 };
+const movement = (
+  kind: string,
+  point: string,
+  joint: string,
+  by: [number, number, number],
+  on: string,
+): Shop['moved'][string] => ({ build: 'earlier', kind, point, joint, by, on });
 const moved: Shop['moved'] = {
-  m1: { build: 'earlier', kind: 'bicycle', point: 'headUpper', by: [0.3, -1.2, 0.2], on: '2026-08-02' },
-  m2: { build: 'earlier', kind: 'bicycle', point: 'headUpper', by: [0.1, -0.9, 0], on: '2026-09-19' },
+  m1: movement('bicycle', 'headUpper', 'head', [0.3, -1.2, 0.2], '2026-08-02'),
+  m2: movement('bicycle', 'headUpper', 'head', [0.1, -0.9, 0], '2026-09-19'),
+  m3: movement('buggy', 'kingpinLowLeft', 'kingpin', [0.4, 0.2, 2.8], '2026-09-27'),
+  m4: movement('buggy', 'kingpinLowRight', 'kingpin', [0.2, 0, 2.2], '2026-09-27'),
 };
 const entries: Shop['entries'] = {
   e1: {

@@ -8,6 +8,8 @@ interface Stage {
   readonly shifts: Shifts;
   /** And before it was pulled, where it was. */
   readonly before?: Shifts;
+  /** How much wider gaps were than drawn, by measure; mm. */
+  readonly gaps?: Readonly<Record<string, number>>;
   readonly on: string;
 }
 interface FrameRecord {
@@ -58,7 +60,10 @@ const RECORDS: Readonly<Record<string, FrameRecord>> = {
           ...{ cornerFrontLeft: [0.3, 0, 0.5], kingpinTopRight: [0.5, 0.4, 0] },
         },
       },
-      { stage: 'assembled', on: '2026-11-07T14:00:00Z', shifts: {} },
+      {
+        ...{ stage: 'assembled', on: '2026-11-07T14:00:00Z', shifts: {} },
+        gaps: { 'string.Left.fore': -1.5, 'string.Left.aft': 1.5, 'string.Right.fore': -1 },
+      },
       { stage: 'ridden', on: '2026-11-08T12:15:00Z', shifts: {} },
     ],
     preset: { kingpinLowLeft: [0, 0, -3.8], kingpinTopLeft: [-1, 0.5, -3.8] },
@@ -92,15 +97,26 @@ export function measured(file: string, document: BuildDocument): BuildDocument {
   // On its wheels it has what came out of the frame.
   const { built } = planner.ask(checkResults, { ...document, measured: bare }).at(-1)!;
   const figures = new Map(built.figures.map((figure) => [figure.id, figure]));
-  const onWheels = record.stages.flatMap(({ stage, on }, place) =>
+  const onWheels = record.stages.flatMap(({ stage, on, gaps }, place) =>
     stage === 'assembled' || stage === 'ridden'
       ? list.measures
           .filter(({ whole }) => whole)
           .map((measure, index): Measured => {
+            if (measure.as === 'gap') {
+              const wider = measure.nominal + (gaps?.[measure.id] ?? 0);
+              return { stage, measure: measure.id, value: asRead(measure, wider, place), on };
+            }
             const { value, drawn, sigma } = figures.get(measure.outcome!)!;
             // What the tapes left open is not found on the floor.
             const really = Math.abs(value - drawn) < 2 * sigma ? drawn : value;
-            return { stage, measure: measure.id, value: asRead(measure, really, index + place), on };
+            const read = asRead(measure, really, index + place);
+            // A wheel hangs above the floor, never below it.
+            return {
+              stage,
+              measure: measure.id,
+              value: measure.outcome === 'lift' ? Math.abs(read) : read,
+              on,
+            };
           })
       : [],
   );

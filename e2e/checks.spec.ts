@@ -170,6 +170,41 @@ test('a kart: an own measure, an instrument held three times to one, and a movem
   await expect(found(page)).toContainText('The fixture is set off');
 });
 
+test('a kart in fractions: strings tell each wheel’s toe and the rods to turn; a fixture is set off by the log', async ({
+  page,
+}) => {
+  await newBrief(page, 'Strung kart', { kind: 'Kart', units: 'Inches, fractions' });
+  await station(page, 'Checks');
+  // Nothing is measured yet: what welding moved on a buggy’s kingpins is taken in.
+  await tab(page, 'Movement');
+  await page.getByRole('button', { name: 'Set the fixture off by the log' }).click();
+  await expect(page.getByText('The fixture is set off at 2 points.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('The fixture is set off at')).toHaveCount(0);
+  await tab(page, 'Measure');
+  await choose(page, 'Stage', 'Assembled');
+  const gap = (name: string) => readingField(page, `String to the front wheel, ${name}`);
+  await gap('left: front').fill('three');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toBeVisible();
+  for (const [name, read] of [
+    ['left: front', '3 1/8'],
+    ['left: rear', '3 5/16'],
+    ['right: front', '3 1/4'],
+    ['right: rear', '3 1/4'],
+  ] as const) {
+    await gap(name).fill(read);
+    await page.keyboard.press('Enter');
+  }
+  await tab(page, 'As built');
+  const row = (name: string) => page.getByRole('row').filter({ hasText: name });
+  // Three sixteenths over a straight-edge of 8 inches: 1.34 degrees outward.
+  await expect(row('Toe of the left wheel')).toContainText('−1.3°');
+  await expect(row('Toe of the right wheel')).toContainText('0°');
+  const rods = page.getByRole('listitem').filter({ hasText: 'ball to ball' });
+  await expect(rods.filter({ hasText: 'Left rod' })).toContainText('shorter');
+});
+
 test('the log: written down, looked for, with a picture; one that is too large is refused; every view is accessible', async ({
   page,
 }) => {

@@ -305,11 +305,19 @@ export { type AsBuilt, type AsBuiltFigure } from './checks/asBuilt.js';
 export { builtDocument } from './checks/builtDocument.js';
 export { doubtOf, verdictOf, type Judged, type JudgedComparison, type Verdict } from './checks/judge.js';
 export { type By } from './checks/levers.js';
-export { KEY_IDS } from './fixture/keys.js';
+export { KEY_IDS, type KeyId } from './fixture/keys.js';
 export { readingOf, type Comparison, type Measurand } from './checks/measure.js';
 export { type MeasuringList } from './checks/list.js';
 export { measuringList } from './checks/measures.js';
-export { typicalMovement, type Movement } from './checks/movement.js';
+export {
+  JOINT_NAMES,
+  jointKindOf,
+  usualMovement,
+  type JointKind,
+  type Movement,
+  type Usual,
+} from './checks/movement.js';
+export { type RodTurn } from './checks/toe.js';
 export { listAt } from './checks/setOff.js';
 export { type MeasuringPoint } from './checks/points.js';
 export { type Advice, type Pull } from './checks/pull.js';

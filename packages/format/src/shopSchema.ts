@@ -157,6 +157,7 @@ const MovedSchema = closed(
     build: id('Build id'),
     kind: id('Kind of vehicle'),
     point: id('Key point'),
+    joint: Type.Optional(id('Kind of joint that holds it')),
     by: vector,
     on: day,
   },

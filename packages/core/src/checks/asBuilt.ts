@@ -16,11 +16,12 @@ import {
   type Wrong,
 } from './adjust.js';
 import { gainsOf, varianceOf, type Doubt } from './doubt.js';
-import type { At, Measurand } from './measure.js';
+import { comparedOf, type At, type Measurand } from './measure.js';
 import type { MeasuringList } from './list.js';
 import { figureTolerance, measurerFor, type Measurable } from './measures.js';
 import { setOffAt } from './setOff.js';
 import { CHECK_STAGES } from './stages.js';
+import { toeFigures } from './toe.js';
 import type { Tolerance } from './tolerances.js';
 
 /** A dimension as it came out, with how well it is known. mm and degrees. */
@@ -68,17 +69,30 @@ export function networkOf(from: Measurable, { points }: MeasuringList): WithOutc
 export const placesOf = (keys: Keys, at: At): Places =>
   Object.fromEntries((Object.keys(keys) as KeyId[]).map((id) => [id, at(id)]));
 
-/** Readings of a stage whose measures are still in the list. */
+/**
+ * Readings of a stage whose measures are still in the list. Gaps hang on no point of the frame: where all four are read, they
+ * stand for how far the front lies beside the rear's line, unless that was read by itself.
+ */
 export const readingsOf = (
-  { measures }: MeasuringList,
+  { measures, comparisons }: Pick<MeasuringList, 'measures' | 'comparisons'>,
   measured: readonly Measured[],
   stage: CheckStage,
 ): readonly Reading[] => {
   const byId = new Map(measures.map((measure) => [measure.id, measure]));
-  return measured.flatMap(({ stage: of, measure: id, value, spread }) => {
+  const mine = measured.filter(({ stage: of }) => of === stage);
+  const read = mine.flatMap(({ measure: id, value, spread }) => {
     const measure = byId.get(id);
-    return of === stage && measure ? [{ measure, value, ...(spread === undefined ? {} : { spread }) }] : [];
+    return measure && measure.as !== 'gap'
+      ? [{ measure, value, ...(spread === undefined ? {} : { spread }) }]
+      : [];
   });
+  const offset = measures.find(({ outcome }) => outcome === 'offset');
+  const strung = comparisons.find(({ as }) => as === 'beside');
+  if (!offset || !strung || read.some(({ measure }) => measure === offset)) return read;
+  const gaps = strung.of.flatMap((id) => mine.find(({ measure }) => measure === id)?.value ?? []);
+  if (gaps.length < strung.of.length) return read;
+  const { id, name } = strung;
+  return [...read, { measure: { ...offset, id, name }, value: comparedOf(strung, gaps) }];
 };
 
 /** The last stage at which anything was measured. */
@@ -97,8 +111,11 @@ export function asBuiltOf(
   measured: readonly Measured[],
   stage: CheckStage,
 ): AsBuilt | undefined {
+  const count = measured.filter(
+    ({ stage: of, measure }) => of === stage && list.measures.some(({ id }) => id === measure),
+  ).length;
+  if (count === 0) return undefined;
   const readings = readingsOf(list, measured, stage);
-  if (readings.length === 0) return undefined;
   const network = networkOf(from, list);
   const keys = Object.keys(network.keys);
   const adjusted = adjust(network, readings, keys);
@@ -111,8 +128,11 @@ export function asBuiltOf(
   );
   return {
     stage,
-    readings: readings.length,
-    figures: figuresOf(network, adjusted, open, list, setOffAt(list, measured, stage)?.by ?? {}),
+    readings: count,
+    figures: [
+      ...figuresOf(network, adjusted, open, list, setOffAt(list, measured, stage)?.by ?? {}),
+      ...toeFigures(list, measured, stage, from.stance),
+    ],
     wrong: adjusted.wrong,
     displaced: adjusted.displaced,
     known: Object.fromEntries(

@@ -16,7 +16,8 @@ export function checkFindings(
   built: Pick<AsBuilt, 'wrong'> | undefined,
 ): Finding[] {
   const { measures, comparisons, open } = judge(list, measured, stage);
-  const nameOf = (id: string) => list.measures.find((measure) => measure.id === id)?.name ?? id;
+  const told = (id: string) => [...list.measures, ...list.comparisons].find((each) => each.id === id);
+  const nameOf = (id: string) => told(id)?.name ?? id;
   const wrong = new Set((built?.wrong ?? []).map(({ measure }) => measure));
   const doubted = new Set(measures.flatMap(({ measure, doubt }) => (doubt ? [measure.id] : [])));
   const out = (verdict: Verdict | undefined): verdict is 'look' | 'stop' =>
@@ -39,7 +40,7 @@ export function checkFindings(
       }),
     ),
     ...(built?.wrong ?? []).flatMap(({ measure: id, by, or }) => {
-      const measure = list.measures.find((each) => each.id === id);
+      const measure = told(id);
       return measure && !doubted.has(id)
         ? [
             tell('reading-disagrees', 'stop', id, {

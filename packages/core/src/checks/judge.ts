@@ -88,7 +88,8 @@ export function doubtOf(
 ): Doubt | undefined {
   const off = Math.abs(value - nominal);
   const far = quantity === 'angle' ? FAR.angle : Math.max(FAR.length, FAR.share * Math.abs(nominal));
-  if (off <= far && !(as === 'distance' && value < 0)) return undefined;
+  const cannot = value < 0 && (as === 'distance' || (as === 'gap' && nominal > 0));
+  if (off <= far && !cannot) return undefined;
   const meant: readonly (Doubt & { readonly value: number })[] =
     quantity === 'angle'
       ? [
@@ -102,7 +103,7 @@ export function doubtOf(
         ];
   const [best] = [...meant].sort((a, b) => Math.abs(a.value - nominal) - Math.abs(b.value - nominal));
   if (best && Math.abs(best.value - nominal) <= Math.max(NEARER * off, far / 10)) return best;
-  return { as: as === 'distance' && value < 0 ? 'negative' : 'far' };
+  return { as: cannot ? 'negative' : 'far' };
 }
 
 /** Three distances between three points, of which one is longer than both others together. */

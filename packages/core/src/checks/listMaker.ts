@@ -36,7 +36,7 @@ export class ListMaker {
       id,
       tolerance: this.tolerance(id, told.tolerance),
       quantity: told.as === 'level' || told.as === 'lean' ? 'angle' : 'length',
-      nominal: more.nominal ?? readingOf(told, (point) => this.points[point]!.at),
+      nominal: more.nominal ?? readingOf({ ...told, ...more }, (point) => this.points[point]!.at),
       reads: READS[told.tool],
       whole: false,
       ...more,

@@ -17,7 +17,19 @@ export type How =
   /** From the first point to the second, out of plumb to the left, as the front shows it. */
   | 'lean'
   /** What a vehicle on its wheels has: one of the outcomes, by its name. */
-  | 'outcome';
+  | 'outcome'
+  /** From a string or a straight-edge to a wheel or a sprocket, whatever the frame's points do. */
+  | 'gap';
+
+/** A string beside a vehicle, and what is measured to from it. */
+export interface Strung {
+  /** From the middle plane to the string, mm. */
+  readonly string: number;
+  /** Where that lies as drawn. */
+  readonly at: Vector;
+  /** How long the straight-edge is whose end it is, mm. */
+  readonly edge?: number;
+}
 
 /** One thing to measure: what the tool shall read, and how far it may be off. Plain data. */
 export interface Measurand {
@@ -29,6 +41,8 @@ export interface Measurand {
   /** Measuring points; of an outcome, all that it hangs on. */
   readonly points: readonly string[];
   readonly outcome?: string;
+  /** Of a gap from a string. */
+  readonly strung?: Strung;
   readonly quantity: Quantity;
   readonly nominal: number;
   readonly tolerance: Tolerance;
@@ -42,13 +56,13 @@ export interface Measurand {
   readonly own?: true;
 }
 
-/** Two readings against each other, or four corners against a plane. */
+/** Two readings against each other, four corners against a plane, or gaps on the left against those on the right. */
 export interface Comparison {
   readonly id: string;
   readonly name: string;
-  /** Measures: the first less the second; of four, once round. */
+  /** Measures: the first less the second; of four corners, once round; of four gaps, the left ones first. */
   readonly of: readonly string[];
-  readonly as: 'difference' | 'flat';
+  readonly as: 'difference' | 'flat' | 'beside';
   readonly quantity: Quantity;
   readonly nominal: number;
   readonly tolerance: Tolerance;
@@ -57,8 +71,12 @@ export interface Comparison {
 /** Where every point lies. */
 export type At = (point: string) => Vector;
 
-/** What a tool would read with the points there; outcomes are not of points alone. */
-export function readingOf({ as, points: [from, to] }: Pick<Measurand, 'as' | 'points'>, at: At): number {
+/** What a tool would read with the points there; outcomes are not of points alone, and gaps of none. */
+export function readingOf(
+  { as, points: [from, to], strung }: Pick<Measurand, 'as' | 'points' | 'strung'>,
+  at: At,
+): number {
+  if (as === 'gap') return strung ? strung.string - Math.abs(strung.at[1]) : 0;
   const a = at(from!);
   if (as === 'height') return a[2];
   if (as === 'beside') return a[1];
@@ -69,8 +87,12 @@ export function readingOf({ as, points: [from, to] }: Pick<Measurand, 'as' | 'po
   return toDegrees(Math.atan2(way[2], Math.abs(way[0])));
 }
 
-/** A comparison of readings in their order: a difference, or how far one corner hangs above the plane of the others. */
+/**
+ * A comparison of readings in their order: a difference, how far one corner hangs above the plane of the others, or how far
+ * to the left what lies between two strings is of their middle.
+ */
 export function comparedOf({ as }: Pick<Comparison, 'as'>, readings: readonly number[]): number {
   const [a = 0, b = 0, c = 0, d = 0] = readings;
+  if (as === 'beside') return (c + d - a - b) / 4;
   return as === 'difference' ? a - b : a - b + c - d;
 }

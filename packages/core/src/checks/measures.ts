@@ -12,10 +12,11 @@ import { ListMaker } from './listMaker.js';
 import { CORNERS, measuringPoints, standsAcross } from './points.js';
 import { TOLERANCES, type Tolerance } from './tolerances.js';
 import { setOffOf } from './setOff.js';
+import { sprockets, strings } from './strings.js';
 
 /** What a list is made of. */
 export interface Measurable {
-  readonly document: Pick<BuildDocument, 'frame' | 'checks'>;
+  readonly document: Pick<BuildDocument, 'frame' | 'checks' | 'units'>;
   readonly stance: Stance;
   readonly frame: Frame;
 }
@@ -65,6 +66,8 @@ export function measuringList(from: Measurable): MeasuringList {
   for (const { id, name } of frame.pieces.filter(standsAcross)) hoop(list, id, nameInText(name));
   donors(list, frame);
   outcomes(list, stance, keys, measurer);
+  strings(list, stance, document.units);
+  sprockets(list);
   const lost = own(list, document.checks?.own ?? []);
   const { measures, comparisons } = list;
   const setOff = setOffOf(document.checks, measures, points, keys);

@@ -12,7 +12,7 @@ import { judge } from './judge.js';
 import { leversFor } from './levers.js';
 import type { MeasuringList } from './list.js';
 import { measuringList } from './measures.js';
-import { movementOf, typicalMovement } from './movement.js';
+import { movementOf } from './movement.js';
 import { adviceFor, LEAST } from './pull.js';
 import { listAt } from './setOff.js';
 import { ENOUGH_PULLS, springsBack } from './springs.js';
@@ -176,24 +176,5 @@ describe('a fixture that is set off', () => {
         .lines.find(({ measure }) => measure === 'beside.headUpper')?.value;
     const [dry, last] = [at('fit:'), at('align')];
     expect([dry, last]).toEqual([2, 0]);
-  });
-});
-
-describe('the workshop’s log of movements', () => {
-  it('has a usual one: the middle along each axis, of a point and a kind alone', () => {
-    const moved = (by: [number, number, number], part = {}) => ({
-      kind: 'kart',
-      point: 'axleLeft',
-      by,
-      ...part,
-    });
-    const log = [
-      moved([1, 0, 9]),
-      moved([3, -2, 1]),
-      moved([2, 8, 2]),
-      moved([99, 99, 99], { kind: 'buggy' }),
-    ];
-    expect(typicalMovement(log, 'kart', 'axleLeft')).toEqual({ by: [2, 0, 2], count: 3 });
-    expect(typicalMovement(log, 'kart', 'axleRight')).toBeUndefined();
   });
 });

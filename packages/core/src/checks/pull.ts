@@ -46,7 +46,11 @@ export function adviceFor(
 ): Advice {
   const { keys, measurer, points } = network;
   const built = (id: string): Vector => along(points[id]!.at, displaced[id] ?? [0, 0, 0], 1);
-  const told = figures.map((figure, index) => ({ figure, index })).filter(({ figure }) => figure.told);
+  // The toe is no matter of where the frame's points lie: rods are turned for it.
+  const told = figures
+    .slice(0, measurer.definitions.length)
+    .map((figure, index) => ({ figure, index }))
+    .filter(({ figure }) => figure.told);
   const levers = leversFor(keys, stage);
   const at = (amounts: readonly number[], taken: readonly Lever[]) =>
     measurer.at(placesOf(keys, (id) => moved(built(id), id, amounts, taken)));

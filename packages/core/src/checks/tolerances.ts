@@ -25,16 +25,25 @@ export const TOLERANCES = {
   trail: usual(3),
   wheelbase: usual(4),
   tracking: usual(3),
+  /** A gap to a tyre, which is hardly as wide as it says. */
+  gap: usual(5),
+  /** Of one wheel over the length of the straight-edge. */
+  toe: usual(1),
+  sprockets: usual(1),
+  parallel: usual(0.5),
 } as const;
 
 /** How well a tool is read, one standard deviation; mm and degrees. Common practice, no source. */
-export const READS = { tape: 0.5, caliper: 0.1, height: 0.3, string: 0.5, gauge: 0.1, plumb: 1 } as const;
+export const READS = {
+  ...{ tape: 0.5, caliper: 0.1, height: 0.3, string: 0.5, edge: 0.3, gauge: 0.1, plumb: 1 },
+} as const;
 export type Tool = keyof typeof READS;
 export const TOOL_NAMES: Readonly<Record<Tool, string>> = {
   tape: 'tape or trammel',
   caliper: 'caliper',
   height: 'height gauge or rule on the table',
   string: 'string or straight-edge',
+  edge: 'straight-edge and rule',
   gauge: 'angle gauge',
   plumb: 'plumb bob and tape on the floor',
 };

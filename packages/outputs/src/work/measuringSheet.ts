@@ -22,10 +22,17 @@ export function measuringSheets({ document, plan, revision }: Source): Drawing[]
   const read = new Map(
     (document.measured ?? []).map(({ stage, measure, value }) => [`${stage} ${measure}`, value]),
   );
+  const strung = list.measures.find((measure) => measure.strung)?.strung;
   const table = (title: string, whole: boolean, stages: readonly CheckStage[], held: boolean): Table => ({
     title,
     note: `May be off: to either side. What was read already stands in its column.${
       held ? ' Held at: what it reads before it is welded, as the fixture is set off.' : ''
+    }${
+      whole && strung
+        ? ` Strings: ${formatLength(strung.string, units)} from the middle on either side, at the height of the hub.${
+            strung.edge === undefined ? '' : ` Straight-edge: ${formatLength(strung.edge, units)}.`
+          }`
+        : ''
     }`,
     columns: [
       { name: 'Measure', right: false, bold: true },

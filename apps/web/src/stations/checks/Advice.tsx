@@ -84,14 +84,18 @@ export function Advice({ result, kindName }: { readonly result: StageResult; rea
   const units = useUnits();
   const figures = new Map(built.figures.map((figure) => [figure.id, figure]));
   const out = built.figures.filter(
-    ({ told, value, drawn, tolerance, sigma }) =>
-      told && Math.abs(value - drawn) > Math.max(tolerance.value, 2 * sigma),
+    // The toe is set right by rods.
+    ({ id, told, value, drawn, tolerance, sigma }) =>
+      told && !id.startsWith('toe') && Math.abs(value - drawn) > Math.max(tolerance.value, 2 * sigma),
   );
   return (
     <Panel title="What to do" aside={CHECK_STAGES[result.stage].name}>
+      {result.rods.length > 0 && <RodTurns rods={result.rods} />}
       {out.length === 0 && advice.pulls.length === 0 ? (
         <p className="px-4 py-2">
-          Nothing that these readings tell is out of its tolerance. Leave it as it is.
+          {result.rods.length > 0
+            ? 'Nothing else that these readings tell is out of its tolerance.'
+            : 'Nothing that these readings tell is out of its tolerance. Leave it as it is.'}
         </p>
       ) : advice.pulls.length === 0 ? (
         <p className="px-4 py-2">
@@ -137,6 +141,31 @@ export function Advice({ result, kindName }: { readonly result: StageResult; rea
       <AsItIs result={result} />
       {advice.pulls.some(({ how }) => how === 'cold') && <Cautions />}
     </Panel>
+  );
+}
+
+/** Rods to be screwed longer or shorter, for the toe to come back. */
+function RodTurns({ rods }: { readonly rods: StageResult['rods'] }) {
+  const units = useUnits();
+  return (
+    <Group title="Turn the rod ends, for the toe">
+      <ul className="px-4">
+        {rods.map(({ id, name, by }) => (
+          <li key={id} className="border-b border-rule py-2">
+            <strong>{name}:</strong>{' '}
+            <span className="text-[17px] font-bold">
+              <Length mm={Math.abs(by)} display={units} />
+            </span>{' '}
+            {by > 0 ? 'longer' : 'shorter'}, ball to ball
+          </li>
+        ))}
+      </ul>
+      <p className="caption px-4">
+        A turn of one rod end moves it by the pitch of its thread; a rod with a left-hand thread at its other
+        end, by twice that. Leave at least one and a half diameters of thread engaged, lock both nuts, and
+        read the toe again with the bars straight.
+      </p>
+    </Group>
   );
 }
 

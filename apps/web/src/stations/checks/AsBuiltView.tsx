@@ -21,7 +21,9 @@ export function AsBuiltView({ hand, stage }: { readonly hand: ChecksHand; readon
     );
   const { built } = result;
   const kind = findKind(document.kind);
-  const nameOf = (id: string) => hand.list.measures.find((measure) => measure.id === id)?.name ?? id;
+  const measureOf = (id: string) =>
+    [...hand.list.measures, ...hand.list.comparisons].find((each) => each.id === id);
+  const nameOf = (id: string) => measureOf(id)?.name ?? id;
   const untold = built.figures.filter(({ told }) => !told);
   return (
     <>
@@ -83,7 +85,7 @@ export function AsBuiltView({ hand, stage }: { readonly hand: ChecksHand; readon
             </section>
           )}
           {built.wrong.map(({ measure, by, or }) => {
-            const found = hand.list.measures.find(({ id }) => id === measure);
+            const found = measureOf(measure);
             return (
               found && (
                 <p key={measure} className="mx-4 my-2 border-l-4 border-brick px-3 py-1">

@@ -36,7 +36,7 @@ interface Props {
 export function MeasureDetail({ plan, hand, stage, measurand, document }: Props) {
   const { edit, settle } = useEditor('edit', 'settle');
   const found = (useSlow('checked').value ?? []).filter(({ where }) => where.station === 'checks');
-  const { id, name, about, tool, tolerance, quantity, own } = measurand;
+  const { id, name, about, tool, tolerance, quantity, own, strung } = measurand;
   const checks = checksOf(document);
   const reading = hand.readingAt(stage, id);
   const { units } = document;
@@ -70,6 +70,18 @@ export function MeasureDetail({ plan, hand, stage, measurand, document }: Props)
         <h3 className="px-4 pt-2 text-[16px] leading-tight font-bold">{name}</h3>
       )}
       <p className="px-4 py-1 text-[13.5px]">{about}</p>
+      {strung && (
+        <>
+          <Row name="String from the middle">
+            <Measure value={strung.string} quantity="length" display={units} />
+          </Row>
+          {strung.edge !== undefined && (
+            <Row name="Straight-edge">
+              <Measure value={strung.edge} quantity="length" display={units} />
+            </Row>
+          )}
+        </>
+      )}
       <Row name="May be off, to either side">
         <QuantityField
           field={`checks.tolerance.${id}`}

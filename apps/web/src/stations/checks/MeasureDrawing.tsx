@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import type { Measurand, MeasuringPoint, Plan, Vector } from '@larchwood/core';
 import { FrameOutlines } from '../../sheet/FrameOutlines';
-import { outlinesOf, seenFrom } from '../../sheet/outlines';
+import { outlinesOf, seenFrom, type Outline } from '../../sheet/outlines';
 
 interface Props {
   readonly plan: Plan;
@@ -12,10 +12,13 @@ interface Props {
 
 /** The frame in the view that shows a measure best, with where it is taken from and to. */
 export const MeasureDrawing = memo(function MeasureDrawing({ plan, measurand, points, className }: Props) {
-  const { view, as } = measurand;
-  const shapes = useMemo(() => outlinesOf(plan, view), [plan, view]);
+  const { view, as, strung } = measurand;
+  const shapes = useMemo(
+    () => [...outlinesOf(plan, view), ...(strung ? besideStrings(plan, strung.string) : [])],
+    [plan, view, strung],
+  );
   const see = seenFrom(view);
-  const ends = as === 'outcome' ? [] : measurand.points.map((id) => points[id]!.at);
+  const ends = strung ? [strung.at] : as === 'outcome' ? [] : measurand.points.map((id) => points[id]!.at);
   return (
     <FrameOutlines
       label={`${view === 'plan' ? 'Plan' : view === 'side' ? 'Side' : 'Front'}, drawn to scale: ${measurand.name}`}
@@ -50,10 +53,34 @@ export const MeasureDrawing = memo(function MeasureDrawing({ plan, measurand, po
   );
 });
 
+/** The wheels in plan, and the strings beside them. */
+function besideStrings({ stance: { standing } }: Plan, string: number): readonly Outline[] {
+  const see = seenFrom('plan');
+  const wheels = standing.map(({ id, centre, spindle, radius, width }) => {
+    const [long, half] = [radius, width / 2];
+    const corner = (ahead: number, out: number) =>
+      see([
+        centre[0] + ahead * long * spindle[1] + out * half * spindle[0],
+        centre[1] - ahead * long * spindle[0] + out * half * spindle[1],
+        centre[2],
+      ]);
+    const points = [corner(1, 1), corner(1, -1), corner(-1, -1), corner(-1, 1), corner(1, 1)];
+    return { id: `wheel ${id}`, mark: '', points };
+  });
+  const ends = standing.flatMap(({ centre, radius }) => [centre[0] - radius, centre[0] + radius]);
+  const [rear, front] = [Math.min(...ends), Math.max(...ends)];
+  const strings = [string, -string].map((y) => ({
+    ...{ id: `string ${y}`, mark: '' },
+    points: [see([rear, y, 0]), see([front, y, 0])],
+  }));
+  return [...wheels, ...strings];
+}
+
 /** What is measured as a line, and what it is measured against as a second one. */
-function linesOf({ as }: Measurand, ends: readonly Vector[]): readonly (readonly [Vector, Vector])[] {
+function linesOf({ as, strung }: Measurand, ends: readonly Vector[]): readonly (readonly [Vector, Vector])[] {
   const [a, b] = ends;
   if (!a) return [];
+  if (strung) return [[a, [a[0], Math.sign(a[1]) * strung.string, a[2]]]];
   if (as === 'height') return [[a, [a[0], a[1], 0]]];
   if (as === 'beside') return [[a, [a[0], 0, a[2]]]];
   if (!b) return [];

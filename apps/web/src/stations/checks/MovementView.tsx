@@ -2,7 +2,10 @@ import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import {
   CHECK_STAGES,
   KEY_IDS,
-  typicalMovement,
+  JOINT_NAMES,
+  jointKindOf,
+  usualMovement,
+  type KeyId,
   type Movement,
   type Plan,
   type StageResult,
@@ -51,10 +54,15 @@ export function MovementView({
   const result = hand.results.find((each) => each.stage === stage);
   if (!result?.since)
     return (
-      <p className="p-8">
-        Movement shows once two stages are measured: this one, and one before it. Between tacked and welded it
-        says what the heat does in your hands.
-      </p>
+      <>
+        <p className="min-w-0 flex-1 p-8">
+          Movement shows once two stages are measured: this one, and one before it. Between tacked and welded
+          it says what the heat does in your hands.
+        </p>
+        <Panel title="Movement" aside="none measured">
+          <NextTime hand={hand} sure={[]} />
+        </Panel>
+      </>
     );
   const { movements, stage: before } = result.since;
   const keys = movements.filter(({ point }) => hand.list.points[point]);
@@ -114,82 +122,116 @@ export function MovementView({
     </>
   );
 }
-/** What the fixture is set off by, and what the workshop's log says of it. */
+/** What the fixture is set off by: this movement, or what the workshop's log says is usual. */
 function NextTime({ hand, sure }: { readonly hand: ChecksHand; readonly sure: readonly Movement[] }) {
   const { document, edit, settle, build } = useEditor('document', 'edit', 'settle', 'build');
   const { shop, add } = useShop();
   const logged = Object.values(shop.moved);
   const inLog = logged.some((each) => each.build === build.id);
+  const { points } = hand.list;
   // A fixture holds the key points: the others follow from them.
-  const held = sure.filter(({ point }) => (KEY_IDS as readonly string[]).includes(point));
+  const held = sure.filter(({ point }) => isKey(point));
+  const usual = KEY_IDS.flatMap((point) => {
+    const found = points[point] && usualMovement(logged, document.kind, point, points);
+    return found ? [{ point, ...found }] : [];
+  });
   const count = Object.keys(checksOf(document).preset).length;
-  const set = (moved: readonly Movement[]) => {
+  const set = (moved: readonly Pick<Movement, 'point' | 'by'>[]) => {
     const preset = Object.fromEntries(moved.map(({ point, by: [x, y, z] }) => [point, tenths([-x, -y, -z])]));
     edit('checks.preset', setPreset(preset, new Date()));
     settle();
   };
   return (
-    <Group title="Next time">
-      <p className="px-4 text-[13.5px]">
-        Set off by as much the other way, the fixture takes this movement in: it is reckoned into the settings
-        of the Fixture station, and into what is read before welding.
-      </p>
-      <p className="flex flex-wrap gap-2 px-4 py-2">
-        <Button disabled={held.length === 0} onClick={() => set(held)}>
-          Set the fixture off by it
-        </Button>
-        {count > 0 && (
-          <Button look="quiet" onClick={() => set([])}>
-            Take it out again
-          </Button>
-        )}
-        <Button
-          look="quiet"
-          disabled={held.length === 0 || inLog}
-          onClick={() => {
-            for (const { point, by } of held)
-              add('moved', {
-                ...{ build: build.id, kind: document.kind, point, on: today() },
-                by: tenths(by),
-              });
-          }}
-        >
-          {inLog ? 'It is in the log' : 'Put it into the log'}
-        </Button>
-      </p>
-      {count > 0 && (
-        <p className="px-4 text-[13.5px] font-semibold">
-          The fixture is set off at {count} {count === 1 ? 'point' : 'points'}.
+    <>
+      <Group title="Next time">
+        <p className="px-4 text-[13.5px]">
+          Set off by as much the other way, the fixture takes {sure.length > 0 ? 'this' : 'the usual'}{' '}
+          movement in: it is reckoned into the settings of the Fixture station, and into what is read before
+          welding.
         </p>
-      )}
-      {KEY_IDS.map((point) => {
-        const usual = typicalMovement(logged, document.kind, point);
-        const name = hand.list.points[point]?.name;
-        return (
-          usual &&
-          name !== undefined && (
-            <PointRow key={point} name={`${name}, by ${usual.count} in the log`} by={usual.by} sure />
-          )
-        );
-      })}
-    </Group>
+        <p className="flex flex-wrap gap-2 px-4 py-2">
+          {sure.length > 0 && (
+            <Button disabled={held.length === 0} onClick={() => set(held)}>
+              Set the fixture off by it
+            </Button>
+          )}
+          {usual.length > 0 && (
+            <Button look={held.length > 0 ? 'quiet' : 'plain'} onClick={() => set(usual)}>
+              Set the fixture off by the log
+            </Button>
+          )}
+          {count > 0 && (
+            <Button look="quiet" onClick={() => set([])}>
+              Take it out again
+            </Button>
+          )}
+          {sure.length > 0 && (
+            <Button
+              look="quiet"
+              disabled={held.length === 0 || inLog}
+              onClick={() => {
+                for (const { point, by } of held)
+                  add('moved', {
+                    ...{ build: build.id, kind: document.kind, point, on: today(), by: tenths(by) },
+                    joint: jointKindOf(point as KeyId, points),
+                  });
+              }}
+            >
+              {inLog ? 'It is in the log' : 'Put it into the log'}
+            </Button>
+          )}
+        </p>
+        {count > 0 && (
+          <p className="px-4 text-[13.5px] font-semibold">
+            The fixture is set off at {count} {count === 1 ? 'point' : 'points'}.
+          </p>
+        )}
+      </Group>
+      <Group title="Usual by the log, forwards, left and up">
+        {usual.length === 0 && (
+          <p className="px-4 text-[13.5px]">
+            Nothing is logged yet of such a vehicle, nor of such joints on another.
+          </p>
+        )}
+        {usual.map(({ point, by, count: of, from }) => (
+          <PointRow
+            key={point}
+            name={points[point]!.name}
+            from={
+              from === 'vehicle'
+                ? `${of} logged of such a vehicle`
+                : `${of} logged: ${JOINT_NAMES[jointKindOf(point, points)]} of others`
+            }
+            by={by}
+            sure
+          />
+        ))}
+      </Group>
+    </>
   );
 }
+const isKey = (point: string): boolean => (KEY_IDS as readonly string[]).includes(point);
 
 /** A point and how far it moved: forwards, to the left, and up. */
 function PointRow({
   name,
+  from,
   by,
   sure,
 }: {
   readonly name: string;
+  /** What it is learned from. */
+  readonly from?: string;
   readonly by: Movement['by'];
   readonly sure: boolean;
 }) {
   const units = useUnits();
   return (
     <p className="flex items-baseline justify-between gap-3 px-4 py-1">
-      <span className={`min-w-0 ${sure ? '' : 'text-quiet'}`}>{name}</span>
+      <span className={`min-w-0 ${sure ? '' : 'text-quiet'}`}>
+        {name}
+        {from !== undefined && <span className="caption block">{from}</span>}
+      </span>
       <span className={`flex shrink-0 gap-2 ${sure ? 'font-semibold' : 'text-quiet'}`}>
         {by.map((value, axis) => (
           <span key={axis} className="min-w-10 text-right">

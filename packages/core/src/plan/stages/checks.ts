@@ -7,12 +7,15 @@ import { measuringList, type Measurable } from '../../checks/measures.js';
 import { movementOf, type Movement } from '../../checks/movement.js';
 import { fewestFirst, type Worth } from '../../checks/order.js';
 import { adviceFor, type Advice } from '../../checks/pull.js';
+import { rodTurns, type RodTurn } from '../../checks/toe.js';
 import type { Finding } from '../../findings/finding.js';
 import { parts, stage } from '../stage.js';
 import { frame } from './frame.js';
 import { stance } from './stance.js';
+import { steering } from './steering.js';
+import type { SteeringResult } from '../../steering/steering.js';
 
-const from = { document: parts('frame', 'checks'), stance, frame };
+const from = { document: parts('frame', 'checks', 'units'), stance, frame };
 
 /** Everything that there is to measure, and what is known of it. */
 export const list = stage('measuring list', from, (of): MeasuringList => measuringList(of));
@@ -41,6 +44,8 @@ export interface StageResult {
   readonly judgement: Judgement;
   readonly built: AsBuilt;
   readonly advice: Advice;
+  /** Rods to be screwed longer or shorter, for the toe to come back. */
+  readonly rods: readonly RodTurn[];
   /** Since the stage measured before it. */
   readonly since?: { readonly stage: CheckStage; readonly movements: readonly Movement[] };
 }
@@ -53,12 +58,14 @@ function resultOf(
   all: MeasuringList,
   read: readonly Measured[],
   id: CheckStage,
+  steers: SteeringResult | undefined,
 ): Alone | undefined {
   const built = asBuiltOf(of, all, read, id);
   return (
     built && {
       ...{ stage: id, built, judgement: judge(all, read, id) },
       advice: adviceFor(networkOf(of, all), built),
+      rods: steers?.ok ? rodTurns(steers.steering, of.stance, built.figures) : [],
     }
   );
 }
@@ -66,13 +73,13 @@ function resultOf(
 /** What was measured, stage by stage, and what came out of it. */
 export const checkResults = stage(
   'checkResults',
-  { ...from, list, measured: parts('measured') },
-  ({ list: all, measured: { measured = [] }, ...of }, keep): readonly StageResult[] =>
+  { ...from, list, steering, measured: parts('measured') },
+  ({ list: all, steering: steers, measured: { measured = [] }, ...of }, keep): readonly StageResult[] =>
     CHECK_STAGE_IDS.reduce<StageResult[]>((done, id) => {
       const read = measured.filter((each) => each.stage === id);
       if (read.length === 0) return done;
-      const result = keep(id, [of.document, of.stance, of.frame, all, read], () =>
-        resultOf(of, all, read, id),
+      const result = keep(id, [of.document, of.stance, of.frame, all, read, steers], () =>
+        resultOf(of, all, read, id, steers),
       );
       if (!result) return done;
       const before = done.at(-1);
