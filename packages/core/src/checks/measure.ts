@@ -71,12 +71,17 @@ export interface Comparison {
 /** Where every point lies. */
 export type At = (point: string) => Vector;
 
-/** What a tool would read with the points there; outcomes are not of points alone, and gaps of none. */
+/** What a tool would read with the points there; outcomes are not of points alone, and gaps of none: they read as drawn. */
 export function readingOf(
-  { as, points: [from, to], strung }: Pick<Measurand, 'as' | 'points' | 'strung'>,
+  {
+    as,
+    points: [from, to],
+    strung,
+    nominal = 0,
+  }: Pick<Measurand, 'as' | 'points' | 'strung'> & Partial<Measurand>,
   at: At,
 ): number {
-  if (as === 'gap') return strung ? strung.string - Math.abs(strung.at[1]) : 0;
+  if (as === 'gap') return strung ? strung.string - Math.abs(strung.at[1]) : nominal;
   const a = at(from!);
   if (as === 'height') return a[2];
   if (as === 'beside') return a[1];

@@ -83,6 +83,7 @@ function singleTrack(list: ListMaker, keys: Keys): void {
     ] as const;
   const sprung = keys.axleLeft!.name.startsWith('Swing');
   list.distance('spacing', 'axleLeft', 'axleRight', TOLERANCES.spacing, 'plan', 'caliper');
+  if (!sprung) facing(list);
   const centred = sprung ? 'Pivot between the sides' : 'Rear end between the sides';
   list.pair('centring', `${centred}, by the head tube`, twins('headLower'), TOLERANCES.centring);
   if (keys.seatTop)
@@ -105,6 +106,43 @@ function singleTrack(list: ListMaker, keys: Keys): void {
     ['height.axleLeft', 'height.axleRight'],
     TOLERANCES.height,
   );
+}
+
+/** Dropouts face to face: as far apart at one edge as at the other, both ways. */
+function facing(list: ListMaker): void {
+  const spacing = list.measures.find(({ id }) => id === 'spacing');
+  if (!spacing) return;
+  const { nominal } = spacing;
+  for (const [id, [one, other]] of Object.entries(FACING)) {
+    for (const edge of [one, other])
+      list.add(
+        `faces.${edge}`,
+        {
+          name: `Between the dropouts’ faces: ${edge} edge`,
+          about: 'Inside caliper on both inner faces, at the same edge of both, clear of the slot.',
+          ...{ as: 'gap', points: [], tolerance: TOLERANCES.spacing, tool: 'caliper', view: 'plan' },
+        },
+        { nominal },
+      );
+    list.compare(
+      `faces.${id}`,
+      `Dropouts out of parallel, ${one} more than ${other}`,
+      [`faces.${one}`, `faces.${other}`],
+      TOLERANCES.parallel,
+    );
+  }
+}
+const FACING = { ahead: ['front', 'rear'], upright: ['upper', 'lower'] } as const;
+
+/** A flat frame on its own outline on the floor, turned over: what it is off shows twice. */
+function turnedOver(list: ListMaker): void {
+  for (const end of ['front', 'rear'] as const)
+    list.add(`turned.${end}`, {
+      name: `Turned over on its own outline: ${end} to the left by`,
+      about:
+        'Draw round the frame on a flat floor, or mark its corners in the fixture; turn it over left for right onto the marks. It lies off by twice what it is askew; to the right it reads less than nothing.',
+      ...{ as: 'gap', points: [], tolerance: TOLERANCES.turned, tool: 'edge', view: 'plan' },
+    });
 }
 
 /** Two steering axes: diagonals, sides, caster and inclination of both. */
@@ -189,6 +227,7 @@ function corners(list: ListMaker): void {
   list.distance('cornersFront', frontLeft, frontRight, TOLERANCES.length, 'plan');
   list.distance('cornersRear', rearLeft, rearRight, TOLERANCES.length, 'plan');
   for (const corner of CORNERS) list.height(corner, TOLERANCES.flat);
+  turnedOver(list);
   list.compare(
     'flat',
     'Four corners out of one plane',

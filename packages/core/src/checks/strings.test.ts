@@ -7,7 +7,7 @@ import { moveChain, rodLength } from '../steering/chain.js';
 import { steeringOf } from '../steering/steering.js';
 import { asBuiltOf, readingsOf } from './asBuilt.js';
 import { builtDocument } from './builtDocument.js';
-import { doubtOf } from './judge.js';
+import { doubtOf, judge } from './judge.js';
 import { measuringList, type Measurable } from './measures.js';
 import { gapOf } from './strings.js';
 import { rodTurns, toeFigures } from './toe.js';
@@ -103,8 +103,8 @@ describe('strings along both sides', () => {
   });
 
   it('carry the toe across the tyres where the build holds that', () => {
-    const { toe: _, ...others } = kart.stance.held;
-    const stance = { ...kart.stance, held: { ...others, toeDifference: kart.stance.values.toeDifference! } };
+    const held = { ...kart.stance.held, toeDifference: kart.stance.values.toeDifference! };
+    const stance = { ...kart.stance, held };
     const from = { ...kart, stance };
     const figures = figuresOf(from, gapsWith(from, [-1, 1]));
     const mean = figures.get('toeLeft')!.value;
@@ -153,6 +153,28 @@ describe('strings along both sides', () => {
     expect(doubtOf(gap, -1)?.as).toBe('negative');
     expect(doubtOf(gap, 0)).toBeUndefined();
     expect(doubtOf(named(listOf(kart), 'sprocket.fore'), -1)).toBeUndefined();
+  });
+});
+
+describe('what hangs on no point of the frame', () => {
+  it('dropouts face to face read their spacing; a swing-arm’s pivot has none', () => {
+    const list = listOf(tourer);
+    for (const edge of ['front', 'rear', 'upper', 'lower'])
+      expect(named(list, `faces.${edge}`).nominal).toBe(named(list, 'spacing').nominal);
+    const pivoted = measuringList(measurable('motorcycle', 'cruiser'));
+    expect(pivoted.measures.some(({ id }) => id.startsWith('faces.'))).toBe(false);
+    expect(listOf(kart).measures.some(({ id }) => id.startsWith('faces.'))).toBe(false);
+  });
+  it('a flat frame is turned over; and none of it bends what is told of the points', () => {
+    const list = listOf(kart);
+    expect([named(list, 'turned.front').nominal, named(list, 'turned.rear').whole]).toEqual([0, false]);
+    expect(listOf(tourer).measures.some(({ id }) => id.startsWith('turned.'))).toBe(false);
+    const off = { stage: 'off', value: 40 } as const;
+    const built = asBuiltOf(kart, list, [{ ...off, measure: 'turned.front' }], 'off')!;
+    expect([built.readings, built.wrong]).toEqual([1, []]);
+    for (const { value, drawn } of built.figures) expect(value).toBeCloseTo(drawn, 6);
+    const { measures } = judge(list, [{ ...off, measure: 'turned.front' }], 'off');
+    expect(measures.find(({ measure }) => measure.id === 'turned.front')!.outcome!.verdict).toBe('stop');
   });
 });
 

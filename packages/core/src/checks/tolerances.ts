@@ -17,6 +17,8 @@ export const TOLERANCES = {
   /** Of one diagonal against the other. */
   diagonal: usual(1.5),
   flat: usual(2),
+  /** Turned over, which shows twice what it is off. */
+  turned: usual(3),
   hoop: usual(2),
   length: usual(2),
   height: usual(1),
