@@ -20,6 +20,9 @@ if (folder === undefined || !existsSync(resolve(core, folder))) {
 }
 process.env.LARCHWOOD_MUTATE = folder;
 
+/** Of this run alone: another may go on beside it. */
+const sandbox = `.mutants/${folder.replaceAll('/', '-')}-${process.pid}`;
+
 /** Every so manieth stretch of lines, counted through all files in the order of their names. */
 function stretches() {
   const paths = readdirSync(resolve(core, folder), { recursive: true })
@@ -48,11 +51,11 @@ const results = await new Stryker({
   reporters: ['clear-text', 'progress-append-only', 'json'],
   clearTextReporter: { allowColor: false, logTests: false, reportScoreTable: true },
   jsonReporter: { fileName: `test-results/mutants-${folder.replaceAll('/', '-')}.json` },
-  tempDirName: '.mutants',
+  tempDirName: sandbox,
   cleanTempDir: 'always',
   timeoutMS: 20_000,
 }).runMutationTest();
-rmSync(resolve(root, '.mutants'), { recursive: true, force: true });
+rmSync(resolve(root, sandbox), { recursive: true, force: true });
 // A file of tests that fails while it is read has noticed the fault, too.
 const NOTICED = ['Killed', 'Timeout', 'RuntimeError'];
 const noticed = results.filter(({ status }) => NOTICED.includes(status)).length;

@@ -244,7 +244,6 @@ export { unevenness } from './steering/made/column.js';
 export { bumpSteerOf, type BumpSteer } from './steering/bump.js';
 export { fixedPlan } from './plan/fixedPlan.js';
 export {
-  better as betterNest,
   firstNest,
   type BarSource,
   type Cutting,
@@ -266,6 +265,7 @@ export {
 } from './stock/plan.js';
 export { hasArrived, marksMade, orderByMark, ordersOf, orderStep } from './stock/orders.js';
 export { openItems, orderOf, type CutHole, type CutItem, type ToCut } from './cutting/items.js';
+export { foundNest, nestedBy, nestPlace, restOf, type FoundNests, type Nested } from './stock/lookedFor.js';
 export { proveNest, solverFrom, type Proven } from './stock/prove.js';
 export {
   faceWords,

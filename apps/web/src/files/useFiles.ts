@@ -16,6 +16,7 @@ import { builds } from '../api/builds';
 import { useEditor } from '../editor/editor';
 import { useEdition, useRevisionText } from '../editor/revision';
 import { useShop } from '../shop/useShop';
+import { useFoundNests } from '../shop/useFoundNests';
 import { download } from './download';
 import type { FileMaker } from './files.worker';
 import type { SolidMaker } from './solids.worker';
@@ -60,11 +61,12 @@ export function useFiles(): {
   const [packing, setPacking] = useState<Packing>();
   const { build, document, plan } = useEditor('build', 'document', 'plan');
   const { shop } = useShop();
+  const [nests] = useFoundNests();
   const revision = useRevisionText();
   const edition = useEdition();
   const queries = useQueryClient();
   const address = `${window.location.origin}/builds/${build.id}`;
-  const state: Build = { document, revision, edition, address, shop };
+  const state: Build = { document, revision, edition, address, shop, nests };
   /** First, so that no save to come folds away the revision that the paper names. Without an answer it is made all the same. */
   const keepRevision = async (usedFor: string) => {
     await builds.mark(build.id, build.revision, { usedFor: `made: ${usedFor}` }).catch(() => undefined);

@@ -1,4 +1,4 @@
-import { fixtureDetails, planBuild, type FixtureDetails } from '@larchwood/core';
+import { fixtureDetails, planBuild, type FixtureDetails, type FoundNests } from '@larchwood/core';
 import type { BuildDocument, Shop } from '@larchwood/format';
 import type { Edition, OutputOptions, Source } from '@larchwood/outputs';
 
@@ -9,6 +9,7 @@ export interface Build {
   readonly edition: Edition;
   readonly address: string;
   readonly shop?: Shop;
+  readonly nests?: FoundNests;
 }
 
 /** What is asked of the worker: one output of a build. */
@@ -20,15 +21,16 @@ export interface Wanted extends Build {
 let known: { readonly text: string; readonly source: Source } | undefined;
 
 /** What files are made from; kept, since one build's files are asked for one after the other. */
-export function sourceOf({ document, revision, edition, address, shop }: Build): Source {
-  const text = JSON.stringify([document, revision, shop]);
+export function sourceOf({ document, revision, edition, address, shop, nests }: Build): Source {
+  const text = JSON.stringify([document, revision, shop, nests]);
   if (known?.text === text) return known.source;
   const planned = planBuild(document);
   if (!planned.ok) throw new Error('The build has no shape yet.');
   const { plan } = planned;
   let parts: FixtureDetails | undefined;
   const details = () => (parts ??= fixtureDetails({ document, ...plan }));
-  const source = { document, plan, details, revision, edition, address, ...(shop ? { shop } : {}) };
+  const more = { ...(shop ? { shop } : {}), ...(nests ? { nests } : {}) };
+  const source = { document, plan, details, revision, edition, address, ...more };
   known = { text, source };
   return source;
 }

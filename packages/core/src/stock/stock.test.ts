@@ -16,6 +16,7 @@ import {
   stockFindings,
   stockGroups,
 } from './plan.js';
+import { foundNest, nestedBy, nestPlace, restOf } from './lookedFor.js';
 import { marksMade } from './orders.js';
 import { proveNest, solverFrom, type LinearSolver, type Proven } from './prove.js';
 
@@ -295,5 +296,37 @@ describe('the stock of a build', () => {
     });
     const kept = (left: number) => rackChanges('build', [bar(left)], NO_SHOP, '').length;
     expect([kept(USUAL_SAWING.keep), kept(USUAL_SAWING.keep - 0.1)]).toEqual([1, 0]);
+  });
+});
+
+describe('a nest that was looked for', () => {
+  const wanted = pieces([51, 51, 51, 27, 27, 27, 26, 26, 26, 23, 23, 23, 25, 25, 25]);
+  const group = {
+    ...{ section: 's', material: 'm', priced: true, perMm: 1, oneEach: false },
+    ...{ wanted, sources: [sold(101, 1)] },
+  };
+  const place = nestPlace(group, NO_LOSS);
+  const nests = { [place]: foundNest(group, proven(wanted, group.sources)) };
+  const bars = (of: typeof group, known: Parameters<typeof nestedBy>[0] = nests, cutting = NO_LOSS) => {
+    const { nest, proven: sure, lookedFor } = nestedBy(known, of, cutting);
+    return [nest.bars.length, sure, lookedFor];
+  };
+  it('stands as long as it cuts what is wanted, from what is to be had, sawn as it was', () => {
+    expect(bars(group)).toEqual([5, true, true]);
+    expect(bars(group, {})).toEqual([5, false, false]);
+    expect(bars(group, nests, { kerf: 0.1, trim: 0 })[2]).toBe(false);
+    const longer = wanted.map((each, index) => (index === 14 ? { ...each, length: 25.1 } : each));
+    expect(bars({ ...group, wanted: longer })[2]).toBe(false);
+    expect(bars({ ...group, wanted: wanted.slice(1) })[2]).toBe(false);
+    expect(bars({ ...group, sources: [sold(101, 2)] })[2]).toBe(false);
+  });
+  it('claims nothing where more is to be had than it was looked for in, or where one of its bars was cut', () => {
+    expect(bars({ ...group, sources: [sold(101, 1), sold(5000, 900)] })).toEqual([5, false, false]);
+    const { nest } = nests[place]!;
+    const [gone] = nest.bars;
+    const left = wanted.filter((piece) => !gone!.pieces.some(({ mark }) => mark === piece.mark));
+    const rest = restOf(nest, gone!);
+    expect([rest.nest.cost, rest.proven]).toEqual([nest.cost - 1, false]);
+    expect(bars({ ...group, wanted: left }, { [place]: rest })).toEqual([4, false, false]);
   });
 });

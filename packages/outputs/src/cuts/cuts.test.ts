@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { NO_SHOP, type BuildDocument, type Shop } from '@larchwood/format';
+import { foundNest, nestedBy, nestPlace, stockGroups } from '@larchwood/core';
+import { NO_SHOP, USUAL_SAWING, type BuildDocument, type Shop } from '@larchwood/format';
 import { DEMO } from '../../../../testing/demo.js';
 import { made, planMade } from '../../../../testing/made.js';
 import { NO_KIT, sourceOf as sourceMade } from '../../../../testing/source.js';
+import type { Source } from '../registry/output.js';
 import { outputOf } from '../registry/registry.js';
 import { bendTablesCsv } from './bendTables.js';
 import { barsCsv } from './barsCsv.js';
@@ -78,6 +80,19 @@ it('bars as values: each piece once, none in a bar that is too short for it', ()
   const bars = new Map<string, number>();
   for (const row of rows) bars.set(row[0]!, (bars.get(row[0]!) ?? 0) + Number(row[7]));
   for (const used of bars.values()) expect(used).toBeLessThanOrEqual(6000 - 10);
+  // What was looked for on the screen is what the file has: here a nest with its bars the other way round.
+  const shop = { ...NO_SHOP, stock };
+  const [group] = stockGroups(planMade(document), shop);
+  const { nest } = nestedBy({}, group!, USUAL_SAWING);
+  const turned = { ...nest, bars: [...nest.bars].reverse() };
+  const nests = { [nestPlace(group!, USUAL_SAWING)]: foundNest(group!, { nest: turned, proven: true }) };
+  const cut = (of: Source) =>
+    rowsOf(barsCsv(of))
+      .filter((row) => row[1] === group!.section)
+      .map((row) => row[6]);
+  const told = (of: typeof nest) => of.bars.flatMap((bar) => bar.pieces.map(({ mark }) => mark));
+  expect(cut(sourceOf(document, shop))).toEqual(told(nest));
+  expect(cut({ ...sourceOf(document, shop), nests })).toEqual(told(turned));
 });
 
 describe('holes on paper', () => {

@@ -1,4 +1,4 @@
-import type { FixtureDetails, Plan } from '@larchwood/core';
+import type { FixtureDetails, FoundNests, Plan } from '@larchwood/core';
 import type { BuildDocument, Shop } from '@larchwood/format';
 import type { Drawing } from '../drawing.js';
 import type { PaperFonts } from '../text/faces.js';
@@ -11,6 +11,8 @@ export interface Source {
   readonly details: () => FixtureDetails;
   /** What the workshop owns and has learned; none where it is not known. */
   readonly shop?: Shop;
+  /** Nests of bars that were looked for; a first one of each where none was. */
+  readonly nests?: FoundNests;
   /** Revision and its date, as a title block says it. */
   readonly revision: string;
   /** The same for names of files and heads of solids. */

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { toast } from 'sonner';
-import { formatMass, goneFromRack, sawingOf, shoppingOf, massUnitOf } from '@larchwood/core';
+import { formatMass, goneFromRack, sawingOf, shoppingOf, massUnitOf, type Nested } from '@larchwood/core';
 import { useEditor } from '../../../editor/editor';
 import { Group, Row } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
@@ -8,7 +8,7 @@ import { Length } from '../../../parts/Figure';
 import { ShopPrice, ShopSize, ShopText } from '../../../shop/ShopFields';
 import type { ShopHand } from '../../../shop/useShop';
 import { RemoveButton } from '../../brief/RowList';
-import { keyOf, type Nested } from './useNests';
+import { keyOf } from './useNests';
 
 interface Props {
   readonly hand: ShopHand;

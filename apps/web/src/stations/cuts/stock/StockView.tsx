@@ -12,6 +12,7 @@ import {
   stockGroups,
   type NestedBar,
   type Plan,
+  type Nested,
 } from '@larchwood/core';
 import type { CutBar } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
@@ -25,7 +26,7 @@ import { NO_CUTS } from '../changes';
 import { BarPicture } from './BarPicture';
 import { BoughtCut } from './BoughtCut';
 import { StockPanel } from './StockPanel';
-import { keyOf, useNests, type Nested } from './useNests';
+import { keyOf, useNests } from './useNests';
 import { useRackAgrees } from './useRackAgrees';
 
 /** Which piece comes out of which bar, what to buy, and what is left. */
