@@ -67,12 +67,12 @@ describe('builds over HTTP, on a real SQLite file', () => {
     database.prepare('update revision set document = ? where build_id = ?').run(old, build.id);
     database.close();
     expect((await call<StoredBuild>('GET', `builds/${build.id}`)).body.document).toMatchObject({
-      version: 10,
+      version: 11,
       stance: { held: { axleToCrown: 383, frontTravel: 0, saddleHeight: 725 } },
       mass: { lumps: expect.arrayContaining([expect.objectContaining({ name: 'Front wheel' })]) },
     });
     const back = await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 });
-    expect([back.status, back.body.document.version]).toEqual([201, 10]);
+    expect([back.status, back.body.document.version]).toEqual([201, 11]);
   });
 
   it('a stored document that no longer reads is answered with its faults, never served, and exported as it is', async () => {

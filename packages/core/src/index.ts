@@ -270,6 +270,7 @@ export { proveNest, solverFrom, type Proven } from './stock/prove.js';
 export {
   faceWords,
   flatFaces,
+  roomBetween,
   usualHole,
   type FlatFace,
   type Bore,
@@ -279,6 +280,7 @@ export {
   bySetting,
   closedBy,
   cutterGap,
+  inOneSetUp,
   jobsOf,
   toolJobs,
   type Job,

@@ -11,7 +11,7 @@ const ButtSchema = closed(
   'One thick end of a butted tube',
 );
 /** What a hole is for. */
-export const HOLE_USES = ['bearing', 'bolt', 'cable', 'axle', 'vent', 'other'] as const;
+export const HOLE_USES = ['bearing', 'bolt', 'cable', 'axle', 'vent', 'plug', 'other'] as const;
 
 const outer = (about: string) => number(4, 300, `${about}, mm`);
 const wall = number(0.3, 30, 'Wall, mm; of the thin middle when butted');
@@ -230,6 +230,9 @@ export const HoleSchema = closed(
       ),
     ),
     axle: Type.Optional(number(1, 100, 'Diameter of the axle, or across its flats, mm')),
+    between: Type.Optional(
+      number(1, 1000, 'Length of the axle between the faces of its nuts or bearings, mm'),
+    ),
     sleeve: Type.Optional(number(1, 150, 'Outer diameter of a crush sleeve, mm')),
   },
   'A hole or slot',
@@ -334,6 +337,13 @@ export const PlateSchema = closed(
           found: Type.String({ maxLength: 500, description: 'What the trial found' }),
         },
         'Trial in card or board before metal is cut',
+      ),
+    ),
+    free: Type.Optional(
+      literals(
+        'Welded in already: its free face, as its view looks at it or from behind; paper is stuck on that',
+        'towards',
+        'away',
       ),
     ),
   },

@@ -75,7 +75,7 @@ export const LIMITS = {
   },
 } as const;
 
-const { distance, face, off, diameter, slot, axle, sleeve, circle } = HoleSchema.properties;
+const { distance, face, off, diameter, slot, axle, between, sleeve, circle } = HoleSchema.properties;
 export const HOLE_LIMITS = {
   distance: limitsOf(distance),
   face: limitsOf(face),
@@ -83,6 +83,7 @@ export const HOLE_LIMITS = {
   diameter: limitsOf(diameter),
   slot: limitsOf(slot),
   axle: limitsOf(axle),
+  between: limitsOf(between),
   sleeve: limitsOf(sleeve),
   circle: limitsOf(circle.properties.diameter),
   bolt: limitsOf(circle.properties.hole),

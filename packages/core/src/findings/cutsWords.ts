@@ -101,6 +101,16 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
     text: `It is ${mm(slot)} wide, the axle ${mm(axle)}. Across the flats or over the full diameter: decide before it is sawn.`,
     remedies: ['Make it wider', 'Measure the axle across its flats'],
   }),
+  'axle-long': ({ mark, hole, between, room }, { mm }) => ({
+    title: `Piece ${mark}: the axle is too long to go in at ${nameInText(hole)}`,
+    text: `Between its faces it has ${mm(between)}, the two tubes leave ${mm(room)}.`,
+    remedies: ['Set the tubes further apart', 'Take a shorter axle', 'Bring it in from outside, and fill up'],
+  }),
+  'axle-loose': ({ mark, hole, between, room }, { mm }) => ({
+    title: `Piece ${mark}: the axle at ${nameInText(hole)} wants ${mm((room - between) / 2)} of washers on either side`,
+    text: `Between its faces it has ${mm(between)}, the two tubes leave ${mm(room)}. Drawn together by its nuts, it bends them.`,
+    remedies: ['Put washers or a spacer on either side', 'Set the tubes closer'],
+  }),
   'sleeve-tight': ({ mark, hole, sleeve, hole2 }, { mm }) => ({
     title: `Piece ${mark}: the sleeve does not go in at ${nameInText(hole)}`,
     text: `It is ${mm(sleeve)} outside; the hole is ${mm(hole2)}.`,

@@ -149,6 +149,8 @@ export interface CutsFindings {
   'holes-meet': { mark: string; hole: string; other: string; left: number };
   'hole-weakens': { mark: string; hole: string; share: number };
   'slot-narrow': { mark: string; hole: string; slot: number; axle: number };
+  'axle-long': { mark: string; hole: string; between: number; room: number };
+  'axle-loose': { mark: string; hole: string; between: number; room: number };
   'sleeve-tight': { mark: string; hole: string; sleeve: number; hole2: number };
   'fold-crosses-hole': { mark: string; plate: string; hole: number };
   'plate-hole-over-edge': { mark: string; plate: string; hole: number; by: number };

@@ -19,7 +19,7 @@ import {
   type Vector,
 } from '../vector/vector.js';
 import { without } from '../without.js';
-import { boresOf, faceWords, flatFaces, HOLES, usualHole, type Bore } from './holes.js';
+import { AXLE, boresOf, faceWords, flatFaces, HOLES, roomBetween, usualHole, type Bore } from './holes.js';
 
 const ladder = made('kart', 'ladder');
 const rail = ladder.frame.members.find(({ name, mirrored }) => mirrored && /rail/i.test(name))!;
@@ -225,6 +225,18 @@ describe('what is told of holes, just inside and just outside', () => {
     const sleeve = (outer: number) => codes([bolt({ face: 90, far: 12, sleeve: outer })]);
     expect(sleeve(12)).toEqual([]);
     expect(sleeve(12.1)).toEqual(['sleeve-tight']);
+  });
+  it('an axle between the two: too long to go in, or short of filling the room', () => {
+    const { piece, cut } = both([])[0]!;
+    const hole = (between: number) => bolt({ id: 'a', use: 'axle', face: 90, between });
+    // Twice the way out to the middle of the rail's inner face, by hand.
+    const room = roomBetween(piece, cut, hole(1).distance);
+    const rail = piece.start[1];
+    expect(room).toBeCloseTo(2 * (rail - Math.min(piece.section.width, piece.section.height) / 2), 6);
+    const told = (short: number) => codes([hole(room - short)]).filter((code) => code.startsWith('axle'));
+    expect(told(AXLE.slides - 0.01)).toEqual(['axle-long']);
+    expect([told(AXLE.slides + 0.01), told(AXLE.loose - 0.01)]).toEqual([[], []]);
+    expect(told(AXLE.loose + 0.01)).toEqual(['axle-loose']);
   });
   it('faces are told by where they look: the outside of the left rail is the outside of the right one', () => {
     const [left, right] = both([bolt()]) as [ReturnType<typeof both>[0], ReturnType<typeof both>[0]];

@@ -2,10 +2,11 @@ import type { Hole } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { outlineOf, type Outline } from '../frame/outline.js';
+import { pointOn } from '../frame/path.js';
 import { sizeAt } from '../frame/sections.js';
 import type { PieceCut } from '../joints/cut.js';
 import { toRadians } from '../units/angle.js';
-import { dot, turn, type Vector } from '../vector/vector.js';
+import { cross, dot, turn, type Vector } from '../vector/vector.js';
 
 /** One round hole or slot in one wall of a piece, where it is marked. Lengths mm, angles degrees. */
 export interface Bore {
@@ -106,7 +107,7 @@ export function boresOf(piece: Piece, cut: PieceCut): readonly Bore[] {
 const stationOf = ({ ends: [start] }: PieceCut, fromStart: number): number =>
   start.station - start.edge.longest.at + fromStart;
 
-const fromStartOf = ({ from, distance }: Hole, overall: number): number =>
+const fromStartOf = ({ from, distance }: Pick<Hole, 'from' | 'distance'>, overall: number): number =>
   from === 'start' ? distance : from === 'end' ? overall - distance : overall / 2 + distance;
 
 function circleOf({ circle, far, name }: Hole) {
@@ -203,7 +204,39 @@ function holeFindings(piece: Piece, cut: PieceCut, bores: readonly Bore[]): Find
         ]
       : []),
   ]);
-  return onceEach([...found, ...asked]);
+  return onceEach([...found, ...asked, ...axleFindings(piece, cut)]);
+}
+
+/** An axle goes in by hand with so much to spare; what is left over that is filled by washers. mm. Common practice, no source. */
+export const AXLE = { slides: 0.1, loose: 1 } as const;
+
+/**
+ * Between the inner faces of a pair of tubes, where a hole is; mm.
+ * @param fromStart of the hole, along the piece as cut
+ */
+export function roomBetween(piece: Piece, cut: PieceCut, fromStart: number): number {
+  const station = stationOf(cut, fromStart);
+  const { at, direction } = pointOn(piece.path, station);
+  const { width, height } = sizeAt(piece.section, piece.length, station);
+  // The face that looks to the middle: of square stock the one nearest to that, of a round tube where it is touched.
+  const over = cross(direction, piece.top);
+  const half = Math.abs(piece.top[1]) >= Math.abs(over[1]) ? height / 2 : width / 2;
+  return 2 * (Math.abs(at[1]) - half);
+}
+
+/** An axle between a pair that is too long to go in, or short of filling the room. */
+function axleFindings(piece: Piece, cut: PieceCut): Finding[] {
+  if (piece.side === 'middle') return [];
+  return (piece.member.holes ?? []).flatMap(({ name: hole, between, ...placed }): Finding[] => {
+    if (between === undefined) return [];
+    const { mark } = piece;
+    const room = roomBetween(piece, cut, fromStartOf(placed, cut.overall));
+    const values = { mark, hole, between, room };
+    return [
+      ...(between > room - AXLE.slides ? [tell('axle-long', 'look', piece.id, values)] : []),
+      ...(room - between > AXLE.loose ? [tell('axle-loose', 'note', piece.id, values)] : []),
+    ];
+  });
 }
 
 /** Of both walls the first is told: a hole over the edge of either is one thing to mend. */
@@ -278,6 +311,9 @@ export function usualHole(use: Hole['use'], id: string, overall: number): Hole {
     // Into the joint or the hidden side, so that a closed tube breathes while it is welded. Common practice, no source.
     case 'vent':
       return { ...placed, name: 'vent', diameter: 3 };
+    // Welded shut onto what lies behind: some three walls wide, and never under 6. Common practice, no source.
+    case 'plug':
+      return { ...placed, name: 'plug weld', diameter: 8 };
     case 'other':
       return { ...placed, name: 'hole', diameter: 10 };
   }

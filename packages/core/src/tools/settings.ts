@@ -5,7 +5,7 @@ import type { EndCut } from '../joints/endCut.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { acrossOf } from '../frame/sections.js';
 import { orderByMark } from '../stock/orders.js';
-import { toRadians } from '../units/angle.js';
+import { toDegrees, toRadians } from '../units/angle.js';
 
 /** Work for a tool: an end of a piece that is cut, or a hole. Lengths mm, angles degrees. */
 export interface Job {
@@ -238,4 +238,23 @@ export function bySetting(jobs: readonly ToolJob[]): readonly (readonly ToolJob[
     groups.set(key, [...(groups.get(key) ?? []), each]);
   }
   return [...groups.values()];
+}
+
+/** Two tubes that are bored in one set-up: only their centre lines are common. Lengths mm, degrees. */
+export interface OneSetUp {
+  /** Under the smaller one, where both lie on one table. */
+  readonly shim: number;
+  /** What a level laid across both reads when they lie right: down towards the smaller one. */
+  readonly reads: number;
+}
+/**
+ * How two round tubes of different size are set in one vice or on one table. Source: common tangent of two circles.
+ * @param sizes across, as they lie; mm
+ * @param apart from centre line to centre line, mm
+ * @throws RangeError where they are not apart at all
+ */
+export function inOneSetUp(sizes: readonly [number, number], apart: number): OneSetUp {
+  if (!(apart > 0)) throw new RangeError('Two tubes lie apart.');
+  const shim = Math.abs(sizes[0] - sizes[1]) / 2;
+  return { shim, reads: toDegrees(Math.asin(Math.min(1, shim / apart))) };
 }

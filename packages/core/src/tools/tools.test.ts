@@ -9,6 +9,7 @@ import {
   closedBy,
   CLOSES,
   cutterGap,
+  inOneSetUp,
   jobsOf,
   SAME,
   toolJobs,
@@ -187,5 +188,23 @@ describe('all work of a build', () => {
       expect(
         new Set(group.map(({ best }) => `${best?.name} ${best?.cutter} ${best?.reads?.toFixed(1)}`)).size,
       ).toBe(1);
+  });
+});
+
+describe('two tubes in one set-up', () => {
+  it('shim by half the difference; a level across both reads their common tangent', () => {
+    const { shim, reads } = inOneSetUp([31.8, 25.4], 80);
+    expect(shim).toBeCloseTo(3.2, 9);
+    // The tangent touches both circles: as far from either centre as that one's radius.
+    const slope = (reads * Math.PI) / 180;
+    const over = (x: number, height: number) => height * Math.cos(slope) + x * Math.sin(slope);
+    const height = 31.8 / 2 / Math.cos(slope);
+    expect([over(0, height), over(-80, height)].map((each) => each * 2)).toEqual([
+      expect.closeTo(31.8, 9),
+      expect.closeTo(25.4, 9),
+    ]);
+    expect(inOneSetUp([20, 20], 5)).toEqual({ shim: 0, reads: 0 });
+    expect(inOneSetUp([25.4, 31.8], 80)).toEqual({ shim, reads });
+    expect(() => inOneSetUp([20, 30], 0)).toThrow(RangeError);
   });
 });

@@ -7,6 +7,7 @@ import { fromVersion6 } from './version6.js';
 import { fromVersion7 } from './version7.js';
 import { fromVersion8 } from './version8.js';
 import { fromVersion9 } from './version9.js';
+import { fromVersion10 } from './version10.js';
 
 /** From each earlier version to the next; literal data only, so that a file loads the same for ever. */
 const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknown>)[] = [
@@ -19,6 +20,7 @@ const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknow
   fromVersion7,
   fromVersion8,
   fromVersion9,
+  fromVersion10,
 ];
 
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */

@@ -4,6 +4,7 @@ import { NO_SHOP, USUAL_SAWING, type BuildDocument, type Shop } from '@larchwood
 import { DEMO } from '../../../../testing/demo.js';
 import { made, planMade } from '../../../../testing/made.js';
 import { NO_KIT, sourceOf as sourceMade } from '../../../../testing/source.js';
+import { flatParts, outlineShape, stuckParts } from '../plates/outlines.js';
 import type { Source } from '../registry/output.js';
 import { outputOf } from '../registry/registry.js';
 import { bendTablesCsv } from './bendTables.js';
@@ -174,5 +175,40 @@ describe('plates out of a sheet', () => {
         });
     }
     expect(nestOnSheets(plates, [30, 30], 5).over.length).toBeGreaterThan(0);
+  });
+});
+
+describe('plates that are welded in', () => {
+  const buggy = demo('Alder');
+  const plate = buggy.frame.plates.find(({ mirrored }) => mirrored)!;
+  const welded = (free: 'towards' | 'away') => {
+    const plates = buggy.frame.plates.map((each) => (each.id === plate.id ? { ...each, free } : each));
+    return planMade({ ...buggy, frame: { ...buggy.frame, plates } });
+  };
+  const points = (free: 'towards' | 'away', side: 'left' | 'right') => {
+    const plan = welded(free);
+    const { mark } = plan.frame.plates.find((each) => each.plate.id === plate.id && each.side === side)!;
+    return stuckParts(plan).find(({ name }) => name.startsWith(`${mark} `))!.outline;
+  };
+  it('come as their free face shows them: from behind, or on the right, turned over; from behind on the right as drawn', () => {
+    const over = plate.outline.map(([x, y]) => [-x, y]);
+    expect(points('towards', 'left')).toEqual(plate.outline);
+    expect(points('away', 'left')).toEqual(over);
+    expect(points('towards', 'right')).toEqual(over);
+    expect(points('away', 'right')).toEqual(plate.outline);
+  });
+  it('are on paper to be stuck on, and cut no more', () => {
+    const count = flatParts(planMade(buggy)).length;
+    expect(stuckParts(planMade(buggy))).toEqual([]);
+    expect([flatParts(welded('away')).length, stuckParts(welded('away')).length]).toEqual([count - 1, 2]);
+    const all = buggy.frame.plates.map((each) => ({ ...each, free: 'away' }) as const);
+    const none = sourceOf({ ...buggy, frame: { ...buggy.frame, plates: all } });
+    expect(outputOf('flat-parts').refuse!(none)).toBeUndefined();
+    expect(outputOf('flat-parts-dxf').refuse!(none)).toBe('Every flat part is welded in already.');
+    const [first] = stuckParts(none.plan);
+    const words = outlineShape(first!, buggy.units).marks.flatMap((mark) =>
+      mark.as === 'text' ? [mark.text] : [],
+    );
+    expect(words).toContain('As its free face shows it: stick it on, and punch the holes');
   });
 });

@@ -38,8 +38,36 @@ export function steeringOutlines({ made, frame }: Plan): readonly MadeOutline[] 
   ];
 }
 
-/** Every plate of the frame. */
-export const flatParts = ({ frame }: Pick<Plan, 'frame'>): readonly MadeOutline[] => partsOf(frame.plates);
+/** Every plate of the frame that is still to be cut. */
+export const flatParts = ({ frame }: Pick<Plan, 'frame'>): readonly MadeOutline[] =>
+  partsOf(frame.plates.filter(({ plate }) => plate.free === undefined));
+
+/** A flat part, or paper that is stuck on one that is welded in. */
+export interface OnPaper extends MadeOutline {
+  readonly stuck?: true;
+}
+
+/**
+ * Plates that are welded in already, each as its free face shows it: paper is stuck on that, and holes are punched through it.
+ * The right one of a pair is the left one’s mirror twin.
+ */
+export const stuckParts = ({ frame }: Pick<Plan, 'frame'>): readonly OnPaper[] =>
+  frame.plates.flatMap(({ plate, mark, side }) => {
+    if (plate.free === undefined) return [];
+    const over = (plate.free === 'away') !== (side === 'right') ? -1 : 1;
+    const seen = ([x, y]: readonly [number, number]): [number, number] => [over * x, y];
+    return [
+      {
+        ...{ id: plate.id, name: `${mark} ${plate.name}`, thickness: plate.thickness, count: 1, stuck: true },
+        outline: plate.outline.map(seen),
+        folds: plate.bendLines.map(({ from, to }) => ({ from: seen(from), to: seen(to) })),
+        holes: plate.holes.map((hole) => ({
+          ...{ ...hole, at: seen(hole.at), name: hole.name ?? '' },
+          ...(hole.slot ? { slot: { ...hole.slot, turn: over * hole.slot.turn } } : {}),
+        })),
+      } as const,
+    ];
+  });
 
 /** These plates; of those that are made alike one, with their number. */
 export function partsOf(plates: readonly PlacedPlate[]): readonly MadeOutline[] {
@@ -56,15 +84,16 @@ export function partsOf(plates: readonly PlacedPlate[]): readonly MadeOutline[] 
 }
 
 /** One flat part true to size: outline, holes with their centres and sizes, and what it is. */
-export function outlineShape(outline: MadeOutline, display: LengthDisplay): Shape {
+export function outlineShape(outline: OnPaper, display: LengthDisplay): Shape {
   const xs = outline.outline.map(([x]) => x);
   const ys = outline.outline.map(([, y]) => y);
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const at = ([x, y]: readonly [number, number]): Point => [x - left, high - y];
   const size = (value: number) => formatLength(value, display, 1);
   const words = [
-    `${outline.name}, ${outline.count} off`,
-    `${size(outline.thickness)} thick`,
+    ...(outline.stuck
+      ? [outline.name, 'As its free face shows it: stick it on, and punch the holes']
+      : [`${outline.name}, ${outline.count} off`, `${size(outline.thickness)} thick`]),
     ...new Set(
       outline.holes.map(({ diameter, name }) => `${size(diameter)} hole${name === '' ? '' : `, ${name}`}`),
     ),
@@ -105,7 +134,7 @@ export function outlineShape(outline: MadeOutline, display: LengthDisplay): Shap
 
 /** Flat parts at full size on sheets, with bars to measure. */
 export const outlineSheets = (
-  outlines: readonly MadeOutline[],
+  outlines: readonly OnPaper[],
   { document, revision }: Pick<Source, 'document' | 'revision'>,
   what: string,
 ): Drawing[] =>

@@ -1,7 +1,7 @@
 import { madeAlike } from '@larchwood/core';
 import { bendTablePages, bendTablesCsv } from '../cuts/bendTables.js';
 import { drawingToDxf } from '../dxf.js';
-import { flatParts, outlinesInARow, partsOf, outlineSheets } from '../plates/outlines.js';
+import { flatParts, outlinesInARow, partsOf, outlineSheets, stuckParts } from '../plates/outlines.js';
 import { barsCsv } from '../cuts/barsCsv.js';
 import { holesCsv } from '../cuts/holesCsv.js';
 import { holeSheets } from '../cuts/holeSheets.js';
@@ -87,6 +87,12 @@ export const toolSettings = paper({
 const noPlates = ({ plan }: Source): string | undefined =>
   plan.frame.plates.length > 0 ? undefined : 'No flat parts yet: draw one at the Cuts station.';
 
+const noneToCut = (source: Source): string | undefined =>
+  noPlates(source) ??
+  (source.plan.frame.plates.every(({ plate }) => plate.free !== undefined)
+    ? 'Every flat part is welded in already.'
+    : undefined);
+
 /** Plates, gussets, tabs and caps at full size: to stick on card, board or metal. */
 export const flatSheets = paper({
   id: 'flat-parts',
@@ -94,7 +100,8 @@ export const flatSheets = paper({
   group: 'cuts',
   name: () => 'flat-parts',
   refuse: noPlates,
-  pages: (source) => outlineSheets(flatParts(source.plan), source, 'flat parts'),
+  pages: (source) =>
+    outlineSheets([...flatParts(source.plan), ...stuckParts(source.plan)], source, 'flat parts'),
 });
 
 export const flatDxf: Output = {
@@ -105,7 +112,7 @@ export const flatDxf: Output = {
   mediaType: 'image/vnd.dxf',
   suffix: 'dxf',
   name: () => 'flat-parts',
-  refuse: noPlates,
+  refuse: noneToCut,
   make: ({ document, plan }) => drawingToDxf(outlinesInARow(flatParts(plan), document.units)),
 };
 
@@ -120,9 +127,12 @@ export const plateOutline: Output = {
   mediaType: 'image/vnd.dxf',
   suffix: 'dxf',
   name: ({ plan }, { piece }) => `plate-${plan.frame.plates.find(({ id }) => id === piece)?.mark ?? 'none'}`,
-  refuse: noPlates,
+  refuse: noneToCut,
   // Of those that are made alike, one.
-  packed: ({ plan }) => madeAlike(plan.frame.plates).map(([first]) => ({ piece: first!.id })),
+  packed: ({ plan }) =>
+    madeAlike(plan.frame.plates.filter(({ plate }) => plate.free === undefined)).map(([first]) => ({
+      piece: first!.id,
+    })),
   make: ({ document, plan }, { piece }) => {
     const part = plan.frame.plates.filter(({ id }) => id === piece);
     if (part.length === 0) throw new RangeError('Choose one flat part.');

@@ -137,6 +137,25 @@ export function PlatePanel({ placed: { plate }, made, onRemoved }: Props) {
           </div>
         )}
       </Group>
+      <Group title="On the vehicle">
+        <ChoiceRow
+          name="It is"
+          label="Whether it is welded in"
+          value={plate.free ?? 'loose'}
+          options={[
+            { value: 'loose', label: 'still to be cut' },
+            { value: 'towards', label: 'welded in, free in front' },
+            { value: 'away', label: 'welded in, free behind' },
+          ]}
+          onChange={(free) => done({ free: free === 'loose' ? undefined : (free as Plate['free']) })}
+        />
+        {plate.free !== undefined && (
+          <p className="caption px-4 pb-2">
+            In front and behind as its view looks at it. Its paper comes as the free face shows it, the right
+            one of a pair turned over; it is not nested on a sheet.
+          </p>
+        )}
+      </Group>
       {!made && (
         <div className="flex justify-end px-3 py-2">
           <Button

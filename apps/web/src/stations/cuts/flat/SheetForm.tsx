@@ -30,7 +30,10 @@ export function SheetForm({
   const nest = useMemo(
     () =>
       nestOnSheets(
-        plates.filter(({ plate }) => plate.thickness === thickness && plate.material === material),
+        plates.filter(
+          ({ plate }) =>
+            plate.thickness === thickness && plate.material === material && plate.free === undefined,
+        ),
         [size.wide, size.high],
         GAP,
       ),

@@ -1,4 +1,13 @@
-import { faceWords, failure, success, type Piece, type Result } from '@larchwood/core';
+import {
+  faceWords,
+  failure,
+  roomBetween,
+  success,
+  type Bore,
+  type Piece,
+  type PieceCut,
+  type Result,
+} from '@larchwood/core';
 import { HOLE_LIMITS, type Hole, type Limits } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
 import { ChoiceRow } from '../../../ledger/ChoiceRow';
@@ -8,10 +17,14 @@ import { QuantityField } from '../../../ledger/QuantityField';
 import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
 import { Check } from '../../../parts/Check';
+import { Length } from '../../../parts/Figure';
 import { changeHole, changeHoles } from '../changes';
 
 interface Props {
   readonly piece: Piece;
+  readonly cut: PieceCut;
+  /** As it is marked. */
+  readonly bore: Pick<Bore, 'fromStart'> | undefined;
   readonly hole: Hole;
   readonly onRemoved: () => void;
 }
@@ -19,8 +32,8 @@ interface Props {
 type Part = Parameters<typeof changeHole>[2];
 
 /** One hole in builders’ words: where along the tube, on which face, how large in each wall, and what goes about it. */
-export function HoleForm({ piece, hole, onRemoved }: Props) {
-  const { edit, settle } = useEditor('edit', 'settle');
+export function HoleForm({ piece, cut, bore, hole, onRemoved }: Props) {
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const member = piece.member.id;
   const change = (part: Part): Result<true> =>
     edit(`hole.${member}.${hole.id}`, changeHole(member, hole.id, part));
@@ -48,8 +61,9 @@ export function HoleForm({ piece, hole, onRemoved }: Props) {
       />
     </Row>
   );
-  const { circle, far, slot, axle, sleeve } = hole;
+  const { circle, far, slot, axle, between, sleeve } = hole;
   const box = piece.section.shape === 'rectangular';
+  const room = roomBetween(piece, cut, bore?.fromStart ?? 0);
   return (
     <>
       <Group title="Where">
@@ -115,10 +129,27 @@ export function HoleForm({ piece, hole, onRemoved }: Props) {
         <Option
           name="An axle goes in"
           on={axle !== undefined}
-          onChange={(on) => choose({ axle: on ? hole.diameter : undefined })}
+          onChange={(on) => choose({ axle: on ? hole.diameter : undefined, between: undefined })}
         />
         {axle !== undefined &&
           size('axle', 'Axle, or across its flats', axle, HOLE_LIMITS.axle, (value) => ({ axle: value }))}
+        {axle !== undefined && piece.side !== 'middle' && (
+          <Option
+            name="Its length between the faces is known"
+            on={between !== undefined}
+            onChange={(on) => choose({ between: on ? Math.max(1, Math.floor(room)) : undefined })}
+          />
+        )}
+        {between !== undefined && (
+          <>
+            {size('between', 'Between its faces', between, HOLE_LIMITS.between, (value) => ({
+              between: value,
+            }))}
+            <Row name="The two tubes leave">
+              <Length mm={room} display={document.units} />
+            </Row>
+          </>
+        )}
         <Option
           name="A crush sleeve"
           on={sleeve !== undefined}

@@ -97,7 +97,16 @@ export function HolesView({ plan }: { readonly plan: Plan }) {
       </div>
       <Panel title={hole ? hole.name : `Piece ${pairMark(cut.mark)}`} aside={hole && pairMark(cut.mark)}>
         <Findings findings={drilled?.findings ?? []} />
-        {hole && <HoleForm key={hole.id} piece={piece} hole={hole} onRemoved={() => setHoleId(undefined)} />}
+        {hole && (
+          <HoleForm
+            key={hole.id}
+            piece={piece}
+            cut={cut}
+            bore={drilled?.bores.find((bore) => bore.hole === hole.id)}
+            hole={hole}
+            onRemoved={() => setHoleId(undefined)}
+          />
+        )}
         <Advice pair={member.mirrored} cut={cut} hole={hole} />
       </Panel>
     </>
@@ -110,6 +119,7 @@ const NAMES: Readonly<Record<Hole['use'], string>> = {
   cable: 'cable',
   axle: 'axle slot',
   vent: 'vent',
+  plug: 'plug weld',
   other: 'plain hole',
 };
 
@@ -205,6 +215,11 @@ function Advice({
         )}
         {hole?.use === 'cable' && (
           <li>Round every burr inside and out: a sharp edge saws through a cable.</li>
+        )}
+        {hole?.use === 'plug' && (
+          <li>
+            Clean and clamp tight onto what lies behind; begin at the middle of that, and fill up outwards.
+          </li>
         )}
         {hole?.use === 'vent' && <li>Into the joint or the hidden side; closed or drained later.</li>}
         <li>Hole saws grab thin tube: clamp it. Distances are from the longest point of the end, as cut.</li>

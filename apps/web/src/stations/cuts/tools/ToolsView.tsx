@@ -18,6 +18,7 @@ import { HEAD_ROW } from '../../../parts/tables';
 import { useShop } from '../../../shop/useShop';
 import { NO_CUTS } from '../changes';
 import { DieList } from './DieList';
+import { OneSetUp } from './OneSetUp';
 import { ToolList } from './ToolList';
 
 /** Every end and hole with the tool that makes it and what is set on it, piece by piece or setting by setting. */
@@ -106,6 +107,7 @@ export function ToolsView({ plan }: { readonly plan: Plan }) {
       </div>
       <Panel title="The workshop’s tools">
         {chosen && <Answers chosen={chosen} />}
+        {chosen && <OneSetUp key={chosen.job.id} job={chosen.job} jobs={jobs} />}
         <ToolList hand={hand} />
         <DieList hand={hand} />
         <Group title="How it is held">
