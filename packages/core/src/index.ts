@@ -303,7 +303,8 @@ export {
 export { differenceOf, type PieceDifference, type PlanDifference } from './plan/difference.js';
 export { LOG_SORTS, logOf, searchLog, type LogLine, type LogSort } from './log/log.js';
 export { checked, checkList, checkResults, type CheckList, type StageResult } from './plan/stages/checks.js';
-export { type AsBuilt, type AsBuiltFigure } from './checks/asBuilt.js';
+export { type AsBuilt } from './checks/asBuilt.js';
+export { type AsBuiltFigure } from './checks/figure.js';
 export { builtDocument } from './checks/builtDocument.js';
 export { doubtOf, verdictOf, type Judged, type JudgedComparison, type Verdict } from './checks/judge.js';
 export { type By } from './checks/levers.js';
@@ -341,7 +342,7 @@ export { ENOUGH, paceOf, timedOf } from './work/time/learned.js';
 export { schedule, USUAL_WAITS, USUAL_WEEK, type Schedule } from './work/time/schedule.js';
 export { estimate, passesOf, processFor, PROCESSES, tacksOf, type ProcessId } from './work/weld/estimate.js';
 export { balanced, heatOf, neighbours, pauseOf, warmthOf, withMoves } from './work/weld/order.js';
-export { quarterName, QUARTERS_FROM, seamName, segmentsOf, type Segment } from './work/weld/segments.js';
+export { stretchName, QUARTERS_FROM, seamName, segmentsOf, type Segment } from './work/weld/segments.js';
 export { seamsOf, type Seam } from './work/weld/seams.js';
 export { clearestView } from './work/view.js';
 export { LARGEST_IMPORT, type NotUnderstood } from './imports/brought.js';

@@ -82,6 +82,9 @@ const OffcutSchema = closed(
     material: id('Material id'),
     length: number(1, 20000, 'mm'),
     note: Type.String({ maxLength: 120, description: 'Where it came from' }),
+    donor: Type.Optional(
+      Type.Boolean({ description: 'Cut out of another frame: its ends are sawn clean first' }),
+    ),
     /** The bar of a build that it was left of, and the one that it went into. */
     cameFrom: Type.Optional(closed({ build: id('Build id'), bar: id('Bar id') }, 'Left of this bar')),
     usedFor: Type.Optional(closed({ build: id('Build id'), bar: id('Bar id') }, 'Cut for this bar')),

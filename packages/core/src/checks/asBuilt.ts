@@ -15,6 +15,7 @@ import {
   type Reading,
   type Wrong,
 } from './adjust.js';
+import type { AsBuiltFigure } from './figure.js';
 import { gainsOf, varianceOf, type Doubt } from './doubt.js';
 import { comparedOf, type At, type Measurand } from './measure.js';
 import type { MeasuringList } from './list.js';
@@ -22,24 +23,7 @@ import { figureTolerance, measurerFor, type Measurable } from './measures.js';
 import { setOffAt } from './setOff.js';
 import { CHECK_STAGES } from './stages.js';
 import { toeFigures } from './toe.js';
-import type { Tolerance } from './tolerances.js';
 
-/** A dimension as it came out, with how well it is known. mm and degrees. */
-export interface AsBuiltFigure {
-  readonly id: string;
-  readonly name: string;
-  readonly quantity: Quantity;
-  /** As drawn; before it is welded in a fixture that is set off, as held. */
-  readonly drawn: number;
-  readonly value: number;
-  /** One standard deviation. */
-  readonly sigma: number;
-  readonly tolerance: Tolerance;
-  /** Whether the readings tell it at all. */
-  readonly told: boolean;
-  /** The measure that would tell most of it, of those not taken. */
-  readonly next?: { readonly measure: string; readonly sigma: number };
-}
 export interface AsBuilt {
   readonly stage: CheckStage;
   readonly readings: number;

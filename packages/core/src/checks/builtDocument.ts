@@ -1,5 +1,5 @@
 import type { BuildDocument } from '@larchwood/format';
-import type { AsBuiltFigure } from './asBuilt.js';
+import type { AsBuiltFigure } from './figure.js';
 
 /**
  * The build as it came out, to be planned like any other: what it holds is held as it was measured, and all else follows.

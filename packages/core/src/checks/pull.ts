@@ -1,7 +1,8 @@
 import { Matrix, pseudoInverse } from 'ml-matrix';
 import type { KeyId } from '../fixture/keys.js';
 import { along, type Vector } from '../vector/vector.js';
-import { placesOf, type AsBuilt, type AsBuiltFigure, type WithOutcomes } from './asBuilt.js';
+import { placesOf, type AsBuilt, type WithOutcomes } from './asBuilt.js';
+import type { AsBuiltFigure } from './figure.js';
 import { leversFor, type By, type Lever } from './levers.js';
 
 /** One thing to do, in the order in which it is done. */

@@ -4,7 +4,7 @@ import type { Steering } from '../steering/steering.js';
 import type { Stance } from '../stance/stance.js';
 import { toDegrees, toRadians } from '../units/angle.js';
 import { distance } from '../vector/vector.js';
-import type { AsBuiltFigure } from './asBuilt.js';
+import type { AsBuiltFigure } from './figure.js';
 import type { MeasuringList } from './list.js';
 import { CHECK_STAGES } from './stages.js';
 import { gapOf } from './strings.js';

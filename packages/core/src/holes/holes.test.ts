@@ -4,6 +4,7 @@ import type { BuildDocument, Hole, Section } from '@larchwood/format';
 import { made, planMade } from '../../../../testing/made.js';
 import { carried, pointOn } from '../frame/path.js';
 import type { Piece } from '../frame/frame.js';
+import { sizeAt } from '../frame/sections.js';
 import type { PieceCut } from '../joints/cut.js';
 import {
   along,
@@ -22,6 +23,11 @@ import { without } from '../without.js';
 import { AXLE, boresOf, faceWords, flatFaces, HOLES, roomBetween, usualHole, type Bore } from './holes.js';
 
 const ladder = made('kart', 'ladder');
+/** Half of a rail that is wide upright: as its faces look to the sides. */
+const halfOf = ({ section, length: long }: Piece): number => {
+  const { width, height } = sizeAt(section, long, 0);
+  return Math.min(width, height) / 2;
+};
 const rail = ladder.frame.members.find(({ name, mirrored }) => mirrored && /rail/i.test(name))!;
 const drilled = (holes: readonly Hole[], document: BuildDocument = ladder, member = rail.id) =>
   planMade({
@@ -226,13 +232,50 @@ describe('what is told of holes, just inside and just outside', () => {
     expect(sleeve(12)).toEqual([]);
     expect(sleeve(12.1)).toEqual(['sleeve-tight']);
   });
+  it('takes its metal off the mass of its tube, and moves the middle away from it', () => {
+    const bare = ladder;
+    const plan = planMade(bare);
+    const weigh = (holes: readonly Hole[]) => {
+      const { weights } = planMade({
+        ...bare,
+        frame: {
+          ...bare.frame,
+          members: bare.frame.members.map((each) =>
+            each.id === rail.id ? { ...each, holes: [...holes] } : each,
+          ),
+        },
+      });
+      return weights.find(({ member }) => member === rail.id)!;
+    };
+    const piece = plan.frame.pieces.find(({ member }) => member.id === rail.id)!;
+    const [before, after] = [weigh([]), weigh([bolt({ face: 90, distance: 200, diameter: 40, far: 20 })])];
+    // Two discs and a slot of the wall, by hand; mild steel or what the rail is of.
+    const disc = (diameter: number) => (Math.PI / 4) * diameter ** 2;
+    const { wall } = piece.section;
+    const kg = (area: number) => area * wall * piece.density * 1e-9;
+    expect(before.mass - after.mass).toBeCloseTo(kg(disc(40) + disc(20)), 9);
+    const slot = weigh([without(bolt({ face: 90, distance: 200, diameter: 10, slot: 30 }), 'far')]);
+    expect(before.mass - slot.mass).toBeCloseTo(kg(disc(10) + 20 * 10), 9);
+    // By moments: what is left balances with what was taken, where it was.
+    const { cut } = both([])[0]!;
+    const at = pointOn(piece.path, cut.ends[0].station - cut.ends[0].edge.longest.at + 200).at;
+    const out = halfOf(piece) - wall / 2;
+    const sideways = (kg(disc(40)) - kg(disc(20))) * out;
+    expect(before.mass * before.at[0]).toBeCloseTo(
+      after.mass * after.at[0] + (before.mass - after.mass) * at[0],
+      6,
+    );
+    expect(
+      Math.abs(before.mass * before.at[1] - after.mass * after.at[1] - (before.mass - after.mass) * at[1]),
+    ).toBeCloseTo(sideways, 6);
+  });
   it('an axle between the two: too long to go in, or short of filling the room', () => {
     const { piece, cut } = both([])[0]!;
     const hole = (between: number) => bolt({ id: 'a', use: 'axle', face: 90, between });
     // Twice the way out to the middle of the rail's inner face, by hand.
     const room = roomBetween(piece, cut, hole(1).distance);
     const rail = piece.start[1];
-    expect(room).toBeCloseTo(2 * (rail - Math.min(piece.section.width, piece.section.height) / 2), 6);
+    expect(room).toBeCloseTo(2 * (rail - halfOf(piece)), 6);
     const told = (short: number) => codes([hole(room - short)]).filter((code) => code.startsWith('axle'));
     expect(told(AXLE.slides - 0.01)).toEqual(['axle-long']);
     expect([told(AXLE.slides + 0.01), told(AXLE.loose - 0.01)]).toEqual([[], []]);

@@ -2,11 +2,12 @@ import type { Hole } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { outlineOf, type Outline } from '../frame/outline.js';
-import { pointOn } from '../frame/path.js';
+import { carried, pointOn } from '../frame/path.js';
 import { sizeAt } from '../frame/sections.js';
 import type { PieceCut } from '../joints/cut.js';
+import { wallThickness } from '../joints/wall.js';
 import { toRadians } from '../units/angle.js';
-import { cross, dot, turn, type Vector } from '../vector/vector.js';
+import { along, cross, dot, turn, type Vector } from '../vector/vector.js';
 
 /** One round hole or slot in one wall of a piece, where it is marked. Lengths mm, angles degrees. */
 export interface Bore {
@@ -122,6 +123,24 @@ function circleOf({ circle, far, name }: Hole) {
       name: `${name}, bolt ${index + 1}`,
     };
   });
+}
+
+/** The middle of a hole on the outside of its wall, and the way out of that; in the vehicle's axes, mm. */
+export function onWall(piece: Piece, cut: PieceCut, bore: Bore): { at: Vector; outward: Vector } {
+  const station = stationOf(cut, bore.fromStart);
+  const { at, direction } = pointOn(piece.path, station);
+  const { width, height } = sizeAt(piece.section, piece.length, station);
+  const outward = turn(carried(piece.path, piece.top, station), direction, bore.face);
+  const upright = Math.abs(Math.cos(toRadians(bore.face))) > Math.SQRT1_2;
+  return { at: along(at, outward, (upright ? height : width) / 2), outward };
+}
+
+/** Metal that a hole takes: mm3, and where it was, in the vehicle's axes; mm. A flat disc of the wall, slots with round ends. */
+export function metalTaken(piece: Piece, cut: PieceCut, bore: Bore): { volume: number; at: Vector } {
+  const { at, outward } = onWall(piece, cut, bore);
+  const wall = wallThickness(piece, cut, stationOf(cut, bore.fromStart));
+  const area = (Math.PI / 4) * bore.diameter ** 2 + (bore.long - bore.diameter) * bore.diameter;
+  return { volume: area * wall, at: along(at, outward, -wall / 2) };
 }
 
 /** Everything that is drilled, piece by piece; of a pair both. */

@@ -1,7 +1,8 @@
 import type { BuildDocument } from '@larchwood/format';
 import type { PieceCut } from '../joints/cut.js';
-import { add, scale, type Vector } from '../vector/vector.js';
-import type { Frame } from '../frame/frame.js';
+import { metalTaken, type Bore, type DrilledPiece } from '../holes/holes.js';
+import { add, scale, subtract, type Vector } from '../vector/vector.js';
+import type { Frame, Piece } from '../frame/frame.js';
 
 export interface PieceWeight {
   readonly id: string;
@@ -15,9 +16,14 @@ export interface PieceWeight {
   readonly at: Vector;
 }
 
-/** Mass and centre of gravity of every tube as cut, and of every plate. */
-export function frameWeight({ pieces, plates }: Frame, cuts: readonly PieceCut[]): readonly PieceWeight[] {
+/** Mass and centre of gravity of every tube as cut and drilled, and of every plate. */
+export function frameWeight(
+  { pieces, plates }: Frame,
+  cuts: readonly PieceCut[],
+  drilled: readonly DrilledPiece[] = [],
+): readonly PieceWeight[] {
   const cutOf = new Map(cuts.map((cut) => [cut.piece, cut]));
+  const boresOf = new Map(drilled.map(({ piece, bores }) => [piece, bores]));
   return [
     ...pieces.map((piece): PieceWeight => ({
       id: piece.id,
@@ -26,8 +32,7 @@ export function frameWeight({ pieces, plates }: Frame, cuts: readonly PieceCut[]
       member: piece.member.id,
       group: piece.member.group,
       sort: 'tube',
-      mass: cutOf.get(piece.id)?.mass ?? piece.mass,
-      at: cutOf.get(piece.id)?.centre ?? scale(add(piece.start, piece.end), 0.5),
+      ...drilledWeight(piece, cutOf.get(piece.id), boresOf.get(piece.id) ?? []),
     })),
     ...plates.map((plate): PieceWeight => ({
       id: plate.id,
@@ -40,6 +45,25 @@ export function frameWeight({ pieces, plates }: Frame, cuts: readonly PieceCut[]
       at: plate.centre,
     })),
   ];
+}
+
+/** A tube less what its holes took, by moments; kg, mm. */
+function drilledWeight(
+  piece: Piece,
+  cut: PieceCut | undefined,
+  bores: readonly Bore[],
+): Pick<PieceWeight, 'mass' | 'at'> {
+  if (!cut) return { mass: piece.mass, at: scale(add(piece.start, piece.end), 0.5) };
+  const taken = bores.map((bore) => metalTaken(piece, cut, bore));
+  const kg = (volume: number) => volume * 1e-9 * piece.density;
+  const mass = taken.reduce((left, { volume }) => left - kg(volume), cut.mass);
+  // Holes that meet are counted twice: more than there is cannot be taken.
+  if (taken.length === 0 || mass <= 0) return { mass: cut.mass, at: cut.centre };
+  const moment = taken.reduce(
+    (sum, { volume, at }) => subtract(sum, scale(at, kg(volume))),
+    scale(cut.centre, cut.mass),
+  );
+  return { mass, at: scale(moment, 1 / mass) };
 }
 
 export interface GroupWeight {

@@ -1,4 +1,4 @@
-import { better, firstNest, type Cutting, type Nest, type NestedBar } from './nest.js';
+import { better, firstNest, type BarSource, type Cutting, type Nest, type NestedBar } from './nest.js';
 import { oneEachNest, type StockGroup } from './plan.js';
 import type { Proven } from './prove.js';
 
@@ -22,9 +22,12 @@ export const nestPlace = (
   { kerf, trim }: Cutting,
 ): string => `${section} ${material} ${kerf} ${trim}`;
 
+const nameOf = ({ id, length, cost, donor }: BarSource): string =>
+  `${id} ${length} ${cost}${donor ? ' donor' : ''}`;
+
 /** Bars that are to be had, as one text. */
 const among = ({ sources }: StockGroup): string =>
-  sources.map(({ id, length, cost, most }) => `${id} ${length} ${cost} ${most ?? ''}`).join(', ');
+  sources.map((source) => `${nameOf(source)} ${source.most ?? ''}`).join(', ');
 
 /** What came of looking, to be kept as long as it stands. */
 export const foundNest = (group: StockGroup, found: Proven): FoundNest => ({ ...found, among: among(group) });
@@ -39,11 +42,11 @@ export const restOf = ({ bars, ...nest }: Nest, gone: NestedBar): FoundNest => (
 function stands({ bars, over }: Nest, { wanted, sources }: StockGroup): boolean {
   const pieces = [...bars.flatMap((bar) => bar.pieces), ...over];
   const lengths = new Map(wanted.map(({ mark, length }) => [mark, length]));
-  const there = new Set(sources.map(({ id, length, cost }) => `${id} ${length} ${cost}`));
+  const there = new Set(sources.map(nameOf));
   return (
     pieces.length === wanted.length &&
     pieces.every(({ mark, length }) => Math.abs((lengths.get(mark) ?? -1) - length) < 1e-6) &&
-    bars.every(({ source: { id, length, cost } }) => there.has(`${id} ${length} ${cost}`))
+    bars.every(({ source }) => there.has(nameOf(source)))
   );
 }
 

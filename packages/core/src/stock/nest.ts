@@ -15,11 +15,13 @@ export interface BarSource {
   /** So many are there; any number where it is left out. */
   readonly most?: number;
   readonly offcut: boolean;
+  /** Out of another frame: its ends are sawn clean like those of a new bar. */
+  readonly donor?: boolean;
 }
 /** How bars are sawn; mm. */
 export interface Cutting {
   readonly kerf: number;
-  /** Off each end of a new bar. */
+  /** Off each end of a new bar, and of one out of a donor. */
   readonly trim: number;
 }
 export interface NestedBar {
@@ -38,8 +40,8 @@ export interface Nest {
 }
 
 /** A bar gives so much to pieces that each bring their kerf, mm: the last piece may end where the bar does. */
-export const roomOf = ({ length, offcut }: BarSource, { kerf, trim }: Cutting): number =>
-  length - (offcut ? 0 : 2 * trim) + kerf;
+export const roomOf = ({ length, offcut, donor }: BarSource, { kerf, trim }: Cutting): number =>
+  length - (offcut && !donor ? 0 : 2 * trim) + kerf;
 
 /** A piece with the saw's cut behind it. */
 const taken = ({ length }: Wanted, { kerf }: Cutting): number => length + kerf;

@@ -148,7 +148,10 @@ function sourcesOf({ stock, rack }: Pick<Shop, 'stock' | 'rack'>, section: strin
     })),
     ...Object.entries(rack)
       .filter(([, each]) => same(each) && each.usedFor === undefined)
-      .map(([id, { length }]) => ({ id, length, cost: 0, most: 1, offcut: true })),
+      .map(([id, { length, donor }]) => ({
+        ...{ id, length, cost: 0, most: 1, offcut: true },
+        ...(donor ? { donor } : {}),
+      })),
   ];
   return { sources, priced };
 }

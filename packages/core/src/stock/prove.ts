@@ -177,12 +177,12 @@ interface Kind {
   readonly ids: readonly BarSource[];
   readonly most: number | undefined;
 }
-/** Off-cuts of one length are one kind of bar. */
+/** Off-cuts of one length are one kind of bar; out of a donor they are another. */
 function kindsOf(sources: readonly BarSource[]): readonly Kind[] {
   const racks = rollup(
     sources.filter(({ offcut }) => offcut),
     (all) => all,
-    ({ length }) => Math.floor(length * TENTHS),
+    ({ length, donor }) => `${Math.floor(length * TENTHS)} ${donor ?? false}`,
   );
   return [
     ...sources

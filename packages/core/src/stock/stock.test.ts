@@ -62,6 +62,16 @@ describe('a nest', () => {
     expect(firstNest(wanted, [sold(6012)], { kerf: 2, trim: 5 }).bars).toHaveLength(1);
     expect(firstNest(wanted, [sold(6011.9)], { kerf: 2, trim: 5 }).bars).toHaveLength(2);
   });
+  it('an off-cut is clean at its ends, a donor’s tube is sawn clean first, also where the best is looked for', () => {
+    const wanted = pieces([500]);
+    const cutting = { kerf: 2, trim: 5 };
+    const donor = (length: number) => ({ ...rack('d', length), donor: true });
+    const over = (source: BarSource) => firstNest(wanted, [source], cutting).over.length;
+    expect([over(rack('r', 500)), over(donor(510)), over(donor(509.9))]).toEqual([0, 0, 1]);
+    // Of two that are as long, only the one that is clean holds it.
+    const { nest } = proven(pieces([502, 502]), [donor(505), rack('r', 505), sold(515, 9)], cutting);
+    expect(nest.bars.map(({ source }) => source.id).sort()).toEqual(['r', 's515']);
+  });
   it('takes the rack first, and the shorter bar where it does', () => {
     const nest = firstNest(pieces([700, 2500]), [sold(6000, 50), sold(3000, 30), rack('r', 720)], {
       kerf: 2,

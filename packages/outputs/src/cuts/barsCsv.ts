@@ -13,7 +13,7 @@ export function barsCsv({ document, plan, shop = NO_SHOP, nests = {} }: Source):
     ...stockGroups(plan, shop, marksMade(document)).flatMap((group) =>
       nestedBy(nests, group, sawing).nest.bars.map(({ source, pieces, left }) => ({
         ...{ section: group.section, material: group.material, length: source.length, pieces, left },
-        ...{ state: 'to cut', from: source.offcut ? 'rack' : 'new' },
+        ...{ state: 'to cut', from: source.donor ? 'donor' : source.offcut ? 'rack' : 'new' },
       })),
     ),
   ];

@@ -12,7 +12,7 @@ import {
   PHASES,
   Planner,
   PROCESSES,
-  quarterName,
+  stretchName,
   QUARTERS_FROM,
   segmentsOf,
   VIEW_AXES,
@@ -127,7 +127,7 @@ function weldTable({ seams }: Work, { units, work: own }: Source['document']): T
       return [
         String(index + 1),
         segment.name,
-        quarterName(segment.quarter),
+        stretchName(segment),
         passesOf(seam) === 1 ? 'one' : segment.pass,
         formatLength(segment.length, units, 0, true),
         PROCESSES[estimate(seam).process].name,

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { pauseOf, quarterName, QUARTERS_FROM, warmthOf, withMoves, type Step } from '@larchwood/core';
+import { pauseOf, stretchName, QUARTERS_FROM, warmthOf, withMoves, type Step } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
 import { workOf } from '../work/changes';
@@ -32,7 +32,7 @@ export function BenchWelds({ hand, step }: { readonly hand: WorkHand; readonly s
           <li key={segment.id} className="flex min-h-12 items-center gap-3 border-b border-rule py-1">
             <span className="figure w-10 shrink-0 text-right text-[20px] font-bold">{index + 1}</span>
             <span className="min-w-0 flex-1 text-[16px]">
-              {segment.name}: {quarterName(segment.quarter)}
+              {segment.name}: {stretchName(segment)}
               {pauseOf(warmth[index]!) > 0 && (
                 <span className="block text-[14px] font-semibold text-larch-text">
                   let it cool {pauseText(pauseOf(warmth[index]!))} first

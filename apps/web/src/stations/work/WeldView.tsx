@@ -9,7 +9,7 @@ import {
   pauseOf,
   processFor,
   PROCESSES,
-  quarterName,
+  stretchName,
   QUARTERS_FROM,
   tacksOf,
   warmthOf,
@@ -142,7 +142,7 @@ export function WeldView({ plan, hand }: { readonly plan: Plan; readonly hand: W
                       </button>
                     </td>
                     <td className="text-left">
-                      {quarterName(each.quarter)}
+                      {stretchName(each)}
                       {pauseOf(warmth[index]!) > 0 && (
                         <span className="ml-2 text-[12px] font-semibold text-larch-text">
                           let it cool {pauseText(pauseOf(warmth[index]!))} first
@@ -278,7 +278,7 @@ function SeamGroup({
   const [last] = [...logged].sort((a, b) => b.on.localeCompare(a.on));
   const purge = findMaterial(seam.material)?.name.toLowerCase() ?? '';
   return (
-    <Group title={`${segment.name}, ${quarterName(segment.quarter)}`}>
+    <Group title={`${segment.name}, ${stretchName(segment)}`}>
       <StepDrawing plan={plan} pieces={pieces} className="mx-4 h-36 w-[290px] border border-rule bg-sheet" />
       <p className="caption px-4">{QUARTERS_FROM}</p>
       <Row name="Once round">
@@ -292,7 +292,7 @@ function SeamGroup({
       </Row>
       <Row name="Tacks, passes">
         <span className="figure">
-          {tacksOf(seam)}, {passesOf(seam)}
+          {seam.plug ? 'none' : tacksOf(seam)}, {passesOf(seam)}
         </span>
       </Row>
       <Row name={`${PROCESSES[process].name}: arc, in all`}>

@@ -3,11 +3,14 @@ import { frameWeight } from '../../mass/weight.js';
 import { tippingOf } from '../../tipping/tipping.js';
 import { parts, stage } from '../stage.js';
 import { frame } from './frame.js';
+import { holes } from './holes.js';
 import { ends } from './joints.js';
 import { stance } from './stance.js';
 
-/** Mass of every tube as cut, and of every plate. */
-export const weights = stage('weights', { frame, ends }, ({ frame: of, ends: all }) => frameWeight(of, all));
+/** Mass of every tube as cut and drilled, and of every plate. */
+export const weights = stage('weights', { frame, ends, holes }, ({ frame: of, ends: all, holes: drilled }) =>
+  frameWeight(of, all, drilled),
+);
 
 export const mass = stage(
   'mass',

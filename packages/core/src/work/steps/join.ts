@@ -53,7 +53,8 @@ export function joinSteps(making: Making): Step[] {
         about:
           'Three or four tacks a joint, opposite each other; small ones, they are cut if something moves.',
         check: 'Step back and look after every joint.',
-        lines: mine.map(seamLine((seam) => `${tacksOf(seam)} tacks`)),
+        // What is plugged is held by its plug.
+        lines: mine.filter(({ plug }) => !plug).map(seamLine((seam) => `${tacksOf(seam)} tacks`)),
         needs: needs('held', id('fit')),
         cautions: ['arc', 'coating', 'cleaner', 'fire'],
         of: told(...mine.map((seam) => seam.id)),
@@ -97,7 +98,10 @@ export function weldSteps(
           ? 'Short tacks all round, far from the last each time, until every seam is full.'
           : 'In the order of the weld plan: left and right in turn, never two neighbours. Root passes everywhere, then caps. Stand it so that the seam is upright where that can be done.',
       check: 'Small welds need little grinding; look at every stop for a crater.',
-      lines: seams.flatMap((seam) => [seamLine(() => 'all round', true)(seam), ...spreaderLine(seam)]),
+      lines: seams.flatMap((seam) => [
+        seamLine(({ plug }) => (plug ? 'from its middle outwards, until full' : 'all round'), true)(seam),
+        ...spreaderLine(seam),
+      ]),
       sheet: { station: 'work', show: 'weld' },
       needs: needs('tacked', ...after),
       cautions: ['notApproved', 'arc', 'vent', 'heat', 'fire'],
@@ -152,7 +156,9 @@ function earlySeam({ loadOf }: Making, seam: Seam, part: SubAssembly): Step {
     about: 'Tack it, measure, and weld this seam now, all round: what comes later shuts it in.',
     check: 'Measure before and after: it is welded while the rest is loose.',
     pieces: [seam.piece, ...seam.hosts],
-    lines: [seamLine(() => 'all round', true)(seam)],
+    lines: [
+      seamLine(({ plug }) => (plug ? 'from its middle outwards, until full' : 'all round'), true)(seam),
+    ],
     needs: needs('place', ...new Set(loads)),
     cautions: ['arc', 'coating', 'fire'],
     of: told(Math.round(seam.length)),

@@ -6,7 +6,9 @@ export const tacksOf = ({ length }: Pick<Seam, 'length'>): 3 | 4 => (length < SH
 
 /** Walls from this up want a root and a cap; common practice, no source. mm */
 export const TWO_PASS = 3;
-export const passesOf = ({ wall }: Pick<Seam, 'wall'>): 1 | 2 => (wall >= TWO_PASS ? 2 : 1);
+/** A plug is filled in one go, whatever the wall. */
+export const passesOf = ({ wall, plug }: Pick<Seam, 'wall' | 'plug'>): 1 | 2 =>
+  wall >= TWO_PASS && !plug ? 2 : 1;
 
 /**
  * Usual figures of a process until the workshop's own log corrects them: speed along the seam, mm/min; share of the time
@@ -43,7 +45,7 @@ const STEEL = 7.85e-3;
  * @param corrected workshop's own minutes over these, from its log
  */
 export function estimate(
-  seam: Pick<Seam, 'length' | 'wall'>,
+  seam: Pick<Seam, 'length' | 'wall' | 'plug'>,
   process = processFor(seam),
   corrected = 1,
 ): Estimate {

@@ -2,6 +2,7 @@ import type { Frame, Piece } from '../../frame/frame.js';
 import { nearestOn, pointOn } from '../../frame/path.js';
 import { WALL_LINES } from '../../frame/outline.js';
 import { onPlate, type PlacedPlate } from '../../frame/plates.js';
+import { boresOf, onWall } from '../../holes/holes.js';
 import type { PieceCut } from '../../joints/cut.js';
 import { wallPoint } from '../../joints/edge.js';
 import { hostsOf, type EndCut } from '../../joints/endCut.js';
@@ -44,6 +45,8 @@ export interface Seam {
   readonly material: string;
   /** Width of the slot that pulls shut when it gets hot: a spreader of this width stays in it; mm. */
   readonly spreader?: number;
+  /** A hole that is welded shut onto what lies behind it, in one go. */
+  readonly plug?: true;
   readonly points: readonly SeamPoint[];
   readonly centre: Vector;
 }
@@ -51,14 +54,17 @@ export interface Seam {
 /** Places round a seam that are looked at. */
 export const PLACES = 24;
 
-/** Every seam of a frame: each coped, mitred, slotted, capped or plated end. A mitre is one seam for its two tubes. */
+/**
+ * Every seam of a frame: each coped, mitred, slotted, capped or plated end, and each plug weld. A mitre is one seam for its
+ * two tubes.
+ */
 export function seamsOf(frame: Frame, cuts: readonly PieceCut[]): readonly Seam[] {
   const pieces = new Map(frame.pieces.map((piece) => [piece.id, piece]));
   const mitres = new Set<string>();
   return cuts.flatMap((cut) => {
     const piece = pieces.get(cut.piece);
     if (!piece) return [];
-    return cut.ends.flatMap((end) => {
+    const ends = cut.ends.flatMap((end) => {
       const seam = seamOf(end, piece, frame, pieces);
       if (!seam) return [];
       if (end.cut === 'mitred') {
@@ -68,7 +74,39 @@ export function seamsOf(frame: Frame, cuts: readonly PieceCut[]): readonly Seam[
       }
       return [seam];
     });
+    return [...ends, ...plugsOf(piece, cut)];
   });
+}
+
+/** Plug welds of a piece: once round each hole, from outside. */
+function plugsOf(piece: Piece, cut: PieceCut): readonly Seam[] {
+  const { id, mark, member, side } = piece;
+  const plugs = new Set((member.holes ?? []).flatMap((hole) => (hole.use === 'plug' ? [hole.id] : [])));
+  if (plugs.size === 0) return [];
+  const other = side === 'left' ? 'right' : 'left';
+  return boresOf(piece, cut)
+    .filter(({ hole }) => plugs.has(hole))
+    .map((bore): Seam => {
+      const { at, outward } = onWall(piece, cut, bore);
+      const { direction } = pointOn(piece.path, nearestOn(piece.path, at).station);
+      const across = unit(cross(direction, outward));
+      const name = `plug:${bore.hole}${bore.wall === 'far' ? ':far' : ''}`;
+      return {
+        ...{ id: `${id}.${name}`, piece: id, mark, to: ['what lies behind'], hosts: [] },
+        twin: side === 'middle' ? undefined : `${member.id}:${other}.${name}`,
+        length: Math.PI * bore.diameter + 2 * (bore.long - bore.diameter),
+        ...{ wall: piece.section.wall, thickest: piece.section.wall, material: member.material, plug: true },
+        points: Array.from({ length: PLACES }, (_, place) => {
+          const angle = (2 * Math.PI * place) / PLACES;
+          const way = add(
+            scale(direction, (bore.long / 2) * Math.cos(angle)),
+            scale(across, (bore.diameter / 2) * Math.sin(angle)),
+          );
+          return { at: add(at, way), open: outward };
+        }),
+        centre: at,
+      };
+    });
 }
 
 function seamOf(

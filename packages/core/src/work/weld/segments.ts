@@ -3,11 +3,11 @@ import { passesOf } from './estimate.js';
 import type { Seam } from './seams.js';
 
 /** As builders say it: `6L to 4, start`. */
-export const seamName = ({ id, mark, to }: Pick<Seam, 'id' | 'mark' | 'to'>): string =>
-  `${mark} to ${to.join(' and ')}, ${id.endsWith('.start') ? 'start' : 'end'}`;
+export const seamName = ({ id, mark, to, plug }: Pick<Seam, 'id' | 'mark' | 'to' | 'plug'>): string =>
+  `${mark} to ${to.join(' and ')}, ${plug ? 'plug weld' : id.endsWith('.start') ? 'start' : 'end'}`;
 /** How the stretches of a seam are told apart. */
-export const quarterName = (quarter: number): string =>
-  `${['first', 'second', 'third', 'last'][quarter]} quarter`;
+export const stretchName = ({ quarter, plug }: Pick<Segment, 'quarter' | 'plug'>): string =>
+  plug ? 'all of it' : `${['first', 'second', 'third', 'last'][quarter]} quarter`;
 export const QUARTERS_FROM =
   'Quarters begin at the match line and go round as the pattern does; of a slot they are its four sides.';
 
@@ -21,6 +21,8 @@ export interface Segment {
   readonly pass: 'root' | 'cap';
   /** Which quarter of the seam, 0 to 3. */
   readonly quarter: number;
+  /** A plug weld is filled in one go. */
+  readonly plug?: true;
   readonly length: number;
   readonly at: Vector;
   /** The same stretch on the other side. */
@@ -35,8 +37,8 @@ export function segmentsOf(seams: readonly Seam[]): readonly Segment[] {
     seams
       .filter((seam) => pass === 'root' || passesOf(seam) === 2)
       .flatMap((seam) =>
-        Array.from({ length: QUARTERS }, (_, quarter): Segment => {
-          const at = middleOf(seam, quarter);
+        Array.from({ length: seam.plug ? 1 : QUARTERS }, (_, quarter): Segment => {
+          const at = seam.plug ? seam.centre : middleOf(seam, quarter);
           const twin = seam.twin === undefined ? undefined : bySeam.get(seam.twin);
           return {
             ...{
@@ -46,8 +48,9 @@ export function segmentsOf(seams: readonly Seam[]): readonly Segment[] {
               pass,
               quarter,
             },
-            ...{ length: seam.length / QUARTERS, at },
-            twin: twin && `${twin.id}.${pass}.${mirroredQuarter(twin, at)}`,
+            ...{ length: seam.plug ? seam.length : seam.length / QUARTERS, at },
+            ...(seam.plug ? { plug: true as const } : {}),
+            twin: twin && `${twin.id}.${pass}.${seam.plug ? 0 : mirroredQuarter(twin, at)}`,
           };
         }),
       );

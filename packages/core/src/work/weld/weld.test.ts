@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Hole } from '@larchwood/format';
 import { made, FAMILIES } from '../../../../../testing/made.js';
 import { Planner } from '../../plan/planner.js';
 import { work } from '../../plan/stages/work.js';
@@ -17,7 +18,7 @@ import {
   withMoves,
 } from './order.js';
 import type { Seam } from './seams.js';
-import { segmentsOf, type Segment } from './segments.js';
+import { segmentsOf, stretchName, type Segment } from './segments.js';
 
 const seamsIn = (kind: string, set: string): readonly Seam[] =>
   new Planner().ask(work, made(kind, set)).seams;
@@ -85,6 +86,60 @@ function permutations<T>(all: readonly T[]): T[][] {
         permutations([...all.slice(0, index), ...all.slice(index + 1)]).map((rest) => [each, ...rest]),
       );
 }
+
+describe('plug welds', () => {
+  const ladder = made('kart', 'ladder');
+  const rail = ladder.frame.members.find(({ name, mirrored }) => mirrored && /rail/i.test(name))!;
+  const hole: Hole = {
+    ...{
+      id: 'p',
+      name: 'plug weld',
+      use: 'plug',
+      from: 'start',
+      distance: 400,
+      face: 90,
+      off: 0,
+      diameter: 8,
+    },
+  };
+  const plugged = (more: Partial<Hole> = {}) =>
+    new Planner()
+      .ask(work, {
+        ...ladder,
+        frame: {
+          ...ladder.frame,
+          members: ladder.frame.members.map((each) =>
+            each.id === rail.id ? { ...each, holes: [{ ...hole, ...more }] } : each,
+          ),
+        },
+      })
+      .seams.filter(({ plug }) => plug);
+  it('are once round their hole, one in either of a pair, each on the outside of its wall', () => {
+    const [left, right] = plugged() as [Seam, Seam];
+    expect(left.length).toBeCloseTo(8 * Math.PI, 9);
+    expect(plugged({ slot: 20 })[0]!.length).toBeCloseTo(8 * Math.PI + 2 * 12, 9);
+    expect([left.twin, right.twin]).toEqual([right.id, left.id]);
+    expect(distance(mirror(left.centre), right.centre)).toBeLessThan(1e-6);
+    for (const { at, open } of left.points) {
+      expect(distance(at, left.centre)).toBeCloseTo(4, 6);
+      expect(Math.abs(open[1])).toBeCloseTo(1, 6);
+    }
+    // Through both walls it is two; a bolt is none.
+    expect(plugged({ far: 8 })).toHaveLength(4);
+    expect(plugged({ use: 'bolt' })).toEqual([]);
+  });
+  it('are filled in one go, whatever the wall, and right after one another', () => {
+    const seams = plugged();
+    const segments = segmentsOf(seams);
+    expect(segments.map(({ pass, length: long, plug }) => [pass, Math.round(long), plug])).toEqual([
+      ['root', 25, true],
+      ['root', 25, true],
+    ]);
+    expect(segments[0]!.twin).toBe(segments[1]!.id);
+    expect([passesOf({ wall: TWO_PASS, plug: true }), passesOf({ wall: TWO_PASS })]).toEqual([1, 2]);
+    expect(stretchName(segments[0]!)).toBe('all of it');
+  });
+});
 
 describe('the order of welding', () => {
   it('is as cool as the best of all orders most often, and never a quarter warmer: brute force on small frames', () => {

@@ -31,7 +31,7 @@ export function BarPicture({ bar, longest }: { readonly bar: NestedBar; readonly
       </text>
       {source.offcut && (
         <text x={54} y={22} fontSize="13" fill="var(--quiet)">
-          rack
+          {source.donor ? 'donor' : 'rack'}
         </text>
       )}
       <g transform="translate(92 0)">

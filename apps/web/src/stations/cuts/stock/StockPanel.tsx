@@ -99,7 +99,7 @@ function Sources({ hand, chosen }: { readonly hand: ShopHand; readonly chosen: N
               id={id}
               item={item}
               of="length"
-              label={`Off-cut ${index + 1}`}
+              label={`${item.donor ? 'Donor’s tube' : 'Off-cut'} ${index + 1}`}
             />
             <ShopText
               hand={hand}
@@ -107,7 +107,7 @@ function Sources({ hand, chosen }: { readonly hand: ShopHand; readonly chosen: N
               id={id}
               item={item}
               of="note"
-              label={`Note on off-cut ${index + 1}`}
+              label={`Note on ${item.donor ? 'donor’s tube' : 'off-cut'} ${index + 1}`}
               className="flex-1"
             />
             <RemoveButton
@@ -132,6 +132,21 @@ function Sources({ hand, chosen }: { readonly hand: ShopHand; readonly chosen: N
         >
           <Plus size={14} aria-hidden /> Put an off-cut there
         </Button>
+        <Button
+          look="quiet"
+          className="ml-2"
+          onClick={() =>
+            hand.add('rack', { section, material, length: 500, note: 'out of a donor', donor: true })
+          }
+        >
+          <Plus size={14} aria-hidden /> Put a donor’s tube there
+        </Button>
+        {rack.some(([, { donor }]) => donor) && (
+          <p className="caption px-4 pb-2">
+            A donor’s tube is as long as it is whole: its ends are trimmed like those of a new bar. Look it
+            over first, for bends, cracks and rust inside; grind paint and old weld off.
+          </p>
+        )}
       </Group>
     </>
   );
