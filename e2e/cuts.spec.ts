@@ -80,6 +80,12 @@ test('a kart’s two rails get their holes and marks, in fractions, and an axle 
   await page.getByLabel('Axle, or across its flats, in').fill('1/2');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/the axle does not enter/)).toBeVisible();
+  await page.getByLabel('Its length between the faces is known').check();
+  await page.getByLabel('Between its faces, in').fill('30');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/the axle is too long to go in/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/the axle is too long to go in/)).toHaveCount(0);
   await saved(page);
   await page.reload();
   await expect(marks).toHaveCount(9);
@@ -257,6 +263,36 @@ test('every view of the cuts is accessible in both themes', async ({ page }) => 
   await station(page, 'Cuts');
   await page.getByRole('button', { name: /Main hoop/ }).click();
   await expectAccessible(page, 'Bends');
+});
+
+test('a plate that is welded in gets paper for its free face; two sizes in one set-up their shim; a donor’s tube is trimmed', async ({
+  page,
+}) => {
+  await newBrief(page, 'Small cuts', { kind: 'Off-road kart or buggy' });
+  await station(page, 'Cuts');
+  await tab(page, 'Flat parts');
+  await choose(page, 'Whether it is welded in', 'welded in, free behind');
+  await expect(page.getByText('as the free face shows it')).toBeVisible();
+  await tab(page, 'Tools');
+  await page
+    .getByRole('group', { name: 'Tools' })
+    .getByRole('button', { name: 'start, to 1L' })
+    .first()
+    .click();
+  await choose(page, 'With which other end', /^8, start/);
+  await expect(page.getByText('Under 8 goes')).toBeVisible();
+  const apart = page.getByLabel('Centre lines apart, mm');
+  await apart.fill('0');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await tab(page, 'Stock');
+  await page.getByRole('button', { name: 'Put a donor’s tube there' }).click();
+  const donor = page.getByLabel(/^Note on donor’s tube/);
+  await expect(donor).toHaveValue('out of a donor');
+  // The rack is the workshop’s: it is as it was for the builds of other tests.
+  const row = page.locator('div').filter({ has: donor }).last();
+  await row.getByRole('button', { name: /^Take out/ }).click();
+  await expect(donor).toHaveCount(0);
 });
 
 test('butted tubes give one piece each; what was cut is told when the frame changes, and leads to its view', async ({

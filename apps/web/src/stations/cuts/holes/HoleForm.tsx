@@ -137,7 +137,9 @@ export function HoleForm({ piece, cut, bore, hole, onRemoved }: Props) {
           <Option
             name="Its length between the faces is known"
             on={between !== undefined}
-            onChange={(on) => choose({ between: on ? Math.max(1, Math.floor(room)) : undefined })}
+            onChange={(on) =>
+              choose({ between: on ? Math.max(1, Math.floor(2 * room - 0.4) / 2) : undefined })
+            }
           />
         )}
         {between !== undefined && (

@@ -143,8 +143,8 @@ function Sources({ hand, chosen }: { readonly hand: ShopHand; readonly chosen: N
         </Button>
         {rack.some(([, { donor }]) => donor) && (
           <p className="caption px-4 pb-2">
-            A donor’s tube is as long as it is whole: its ends are trimmed like those of a new bar. Look it
-            over first, for bends, cracks and rust inside; grind paint and old weld off.
+            Give a donor’s tube the length that is sound: its ends are trimmed like those of a new bar. Look
+            it over first, for bends, cracks and rust inside; grind paint and old weld off.
           </p>
         )}
       </Group>
