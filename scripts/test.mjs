@@ -6,7 +6,7 @@ import { install, installTestTools, root, run, runNpm, runTogether } from './lib
 install();
 installTestTools();
 runNpm('run', 'build:packages');
-await runTogether('build:web', 'lint', 'typecheck');
+await runTogether('build:web', 'lint:code', 'lint:form', 'typecheck');
 const reports = {
   unit: resolve(root, 'test-results/unit.json'),
   wide: resolve(root, 'test-results/wide.json'),

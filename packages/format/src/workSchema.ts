@@ -45,6 +45,13 @@ const CalendarSchema = closed(
       maxItems: 7,
       description: 'Working time of each day, from Monday on',
     }),
+    people: Type.Optional(
+      Type.Integer({
+        minimum: 1,
+        maximum: 12,
+        description: 'So many work at the same time; one where it is left out',
+      }),
+    ),
   },
   'When there is time to work',
 );

@@ -1,4 +1,4 @@
-/** Version 10 knew neither how long an axle is, nor plug welds, nor plates that are welded in: without them nothing is different. */
+/** Version 10 knew neither how long an axle is, nor plug welds, nor plates that are welded in, nor several people at work. */
 export const fromVersion10 = (value: Record<string, unknown>): Record<string, unknown> => ({
   ...value,
   version: 11,

@@ -112,8 +112,8 @@ function FigureRow({
 }) {
   const units = useUnits();
   const off = value - drawn;
-  // What the readings leave open is no fault of the frame.
-  const open = Math.abs(off) > tolerance.value && Math.abs(off) <= 2 * sigma;
+  // What the readings leave open is no fault of the frame, and what they hardly know has not passed either.
+  const open = Math.abs(off) <= 2 * sigma && (Math.abs(off) > tolerance.value || sigma > tolerance.value);
   return (
     <tr className="border-b border-rule text-right [&>td]:px-2 [&>td]:py-1.5">
       <td className="!pl-4 text-left font-semibold">{name}</td>

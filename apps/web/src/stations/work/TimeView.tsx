@@ -11,6 +11,7 @@ import {
 } from '@larchwood/core';
 import type { Calendar } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
+import { ChoiceRow } from '../../ledger/ChoiceRow';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { TextField } from '../../ledger/TextField';
 import { useShop } from '../../shop/useShop';
@@ -21,6 +22,11 @@ import { hoursText, parseHours } from './hoursText';
 import type { WorkHand } from './useWork';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+/** A class of four shares a frame; more than eight are in each other's way. */
+const CREWS = Array.from({ length: 8 }, (_, index) => ({
+  value: String(index + 1),
+  label: index === 0 ? 'one person' : `${index + 1} people`,
+}));
 const DAY = 86_400_000;
 const parsed = (day: string): Date => new Date(`${day}T00:00:00Z`);
 const dayText = (date: Date): string =>
@@ -43,6 +49,7 @@ export function TimeView({ hand }: { readonly hand: WorkHand }) {
     hours,
     (id) => isDone(progress.states.get(id)),
     from,
+    calendar.people,
   );
   const end = plan.days === undefined ? undefined : new Date(first.getTime() + plan.days * DAY);
   const change = (next: Calendar) => {
@@ -68,7 +75,10 @@ export function TimeView({ hand }: { readonly hand: WorkHand }) {
         </p>
         <p className="caption pb-3">
           Working time only, day after day; thick bars are the chain that decides the end: what is done there
-          later makes all later. Times are the usual ones until three steps of a kind are timed.
+          later makes all later.
+          {(calendar.people ?? 1) > 1 &&
+            ' Each person takes the first step that can be begun; what waits for another’s waits.'}{' '}
+          Times are the usual ones until three steps of a kind are timed.
         </p>
         {plan.slots.length > 0 && <Chart plan={plan} work={work} first={first} />}
       </div>
@@ -86,6 +96,13 @@ export function TimeView({ hand }: { readonly hand: WorkHand }) {
               }}
             />
           </Row>
+          <ChoiceRow
+            name="At the same time"
+            label="People who work at the same time"
+            value={String(calendar.people ?? 1)}
+            options={CREWS}
+            onChange={(people) => change({ ...calendar, people: Number(people) })}
+          />
           {DAYS.map((name, day) => (
             <Row key={name} name={name}>
               <TextField

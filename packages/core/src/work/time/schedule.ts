@@ -14,6 +14,8 @@ export interface Slot {
   /** Hours from the beginning of that day's working time. */
   readonly from: number;
   readonly to: number;
+  /** Of so many people, 0 for the first. */
+  readonly who: number;
 }
 export interface Schedule {
   readonly slots: readonly Slot[];
@@ -37,12 +39,23 @@ const daysBetween = (from: string, to: string): number => Math.round((dateOf(to)
 const FARTHEST = 3 * 366;
 const LEAST = 1 / 60;
 
+/** A moment: a day after the first, and hours from the beginning of its working time. */
+interface Moment {
+  readonly day: number;
+  readonly at: number;
+}
+const EPSILON = 1e-9;
+const isBefore = (a: Moment, b: Moment): boolean =>
+  a.day < b.day || (a.day === b.day && a.at < b.at - EPSILON);
+const START: Moment = { day: 0, at: 0 };
+
 /**
- * One builder, one step after the other in their order, in the working times of a week. After some steps days must pass
- * before what needs them, and some wait for a day on which something comes; the builder goes on with what does not. What is
- * done takes no time any more.
+ * Steps in their order, in the working times of a week: one person does one after the other, several each take the first
+ * that can be begun. After some steps days must pass before what needs them, and some wait for a day on which something
+ * comes; who has time goes on with what does not. What is done takes no time any more.
  * @param hours of a step, by the builder's own word, the workshop's log, or as usual
  * @param first day, as `2026-12-04`
+ * @param people who work at the same time, at steps of their own
  */
 export function schedule(
   steps: readonly Step[],
@@ -51,6 +64,7 @@ export function schedule(
   hours: (step: Step) => number,
   isDone: (step: string) => boolean,
   first: string,
+  people = 1,
 ): Schedule {
   const firstDay = weekdayOf(first);
   const own = Object.fromEntries(steps.map((step) => [step.id, hours(step)]));
@@ -59,16 +73,19 @@ export function schedule(
   if (!week.some((each) => each > 0)) return { slots: [], hours: own, left, days: undefined, chain: [] };
   const waits = (id: string) => work.waits[id] ?? USUAL_WAITS[id] ?? 0;
   const byId = new Map(steps.map((step) => [step.id, step]));
-  const ready = new Map<string, number>(steps.filter(({ id }) => isDone(id)).map(({ id }) => [id, 0]));
+  const ready = new Map<string, Moment>(steps.filter(({ id }) => isDone(id)).map(({ id }) => [id, START]));
   const slots: Slot[] = [];
   const cause = new Map<string, string | undefined>();
   const waiting = [...open];
-  let [day, at] = [0, 0];
-  let last: string | undefined;
-  const room = () => week[(firstDay + day) % 7]!;
-  /** First day on which what a step needs is there; none where it waits for one that is not planned yet. */
-  const startOf = (step: Step): number | undefined => {
-    let from = step.due === undefined ? 0 : Math.max(0, daysBetween(first, step.due));
+  const hands = Array.from({ length: people }, (_, who) => ({
+    who,
+    ...START,
+    last: undefined as string | undefined,
+  }));
+  const roomOn = (day: number) => week[(firstDay + day) % 7]!;
+  /** From when on a step can be begun; none where it waits for one that is not planned yet. */
+  const startOf = (step: Step): Moment | undefined => {
+    let from: Moment = { day: step.due === undefined ? 0 : Math.max(0, daysBetween(first, step.due)), at: 0 };
     for (const { step: id, why } of step.needs) {
       if (!byId.has(id)) continue;
       const there = ready.get(id);
@@ -76,35 +93,57 @@ export function schedule(
         if (why === 'usual' || why === 'own') continue;
         return undefined;
       }
-      from = Math.max(from, there);
+      if (isBefore(from, there)) from = there;
     }
     return from;
   };
-  while (waiting.length > 0 && day < FARTHEST) {
-    const index = waiting.findIndex((step) => (startOf(step) ?? Infinity) <= day);
-    if (index < 0 || room() - at < LEAST) {
-      [day, at] = [day + 1, 0];
+  let end: { readonly moment: Moment; readonly step: string } | undefined;
+  while (waiting.length > 0) {
+    const hand = hands.reduce((early, each) => (isBefore(each, early) ? each : early));
+    if (hand.day >= FARTHEST) break;
+    const index = waiting.findIndex((step) => {
+      const start = startOf(step);
+      return start !== undefined && !isBefore(hand, start);
+    });
+    if (index < 0 || roomOn(hand.day) - hand.at < LEAST) {
+      // Idle until something can be begun today, or till the next day.
+      const later =
+        index < 0 ? waiting.map(startOf).flatMap((start) => (start?.day === hand.day ? [start.at] : [])) : [];
+      if (later.length > 0) hand.at = Math.min(...later);
+      else [hand.day, hand.at] = [hand.day + 1, 0];
       continue;
     }
-    const [step] = waiting.splice(index, 1);
-    // What had to pass days first decided its beginning, if the builder had nothing else to do that day.
-    const late =
-      at === 0 ? step!.needs.find(({ step: id }) => waits(id) > 0 && ready.get(id) === day) : undefined;
-    const came = at === 0 && step!.due !== undefined && daysBetween(first, step!.due) === day;
-    cause.set(step!.id, came ? undefined : (late?.step ?? last));
-    let todo = own[step!.id]!;
-    while (todo > 1e-9 && day < FARTHEST) {
-      const takes = Math.min(todo, room() - at);
-      if (takes > 0) slots.push({ step: step!.id, day, from: at, to: at + takes });
+    const [step] = waiting.splice(index, 1) as [Step];
+    cause.set(step.id, causeOf(step, hand));
+    let todo = own[step.id]!;
+    while (todo > EPSILON && hand.day < FARTHEST) {
+      const takes = Math.min(todo, roomOn(hand.day) - hand.at);
+      if (takes > 0)
+        slots.push({ step: step.id, day: hand.day, from: hand.at, to: hand.at + takes, who: hand.who });
       todo -= takes;
-      at += takes;
-      if (todo > 1e-9) [day, at] = [day + 1, 0];
+      hand.at += takes;
+      if (todo > EPSILON) [hand.day, hand.at] = [hand.day + 1, 0];
     }
-    const wait = waits(step!.id);
-    ready.set(step!.id, wait > 0 ? day + Math.ceil(wait) : day);
-    last = step!.id;
+    const wait = waits(step.id);
+    const moment = { day: hand.day, at: hand.at };
+    ready.set(step.id, wait > 0 ? { day: hand.day + Math.ceil(wait), at: 0 } : moment);
+    hand.last = step.id;
+    if (!end || !isBefore(moment, end.moment)) end = { moment, step: step.id };
   }
   const chain: string[] = [];
-  for (let id = last; id !== undefined && !chain.includes(id); id = cause.get(id)) chain.unshift(id);
-  return { slots, hours: own, left, days: waiting.length > 0 ? undefined : (slots.at(-1)?.day ?? 0), chain };
+  for (let id = end?.step; id !== undefined && !chain.includes(id); id = cause.get(id)) chain.unshift(id);
+  const days = waiting.length > 0 ? undefined : Math.max(0, ...slots.map(({ day }) => day));
+  return { slots, hours: own, left, days, chain };
+
+  /** What decided when a step is begun: a need that was ready just then, or what the same person did before. */
+  function causeOf(step: Step, { day, at, last }: Moment & { readonly last: string | undefined }) {
+    // What had to pass days first decided it, if there was nothing else to do that day.
+    if (at === 0 && step.due !== undefined && daysBetween(first, step.due) === day) return undefined;
+    const just = step.needs.filter(({ step: id }) => {
+      const there = ready.get(id);
+      return there !== undefined && there.day === day && Math.abs(there.at - at) < EPSILON && id !== last;
+    });
+    const late = just.find(({ step: id }) => slots.some((slot) => slot.step === id));
+    return late?.step ?? last;
+  }
 }

@@ -69,6 +69,54 @@ describe('when there is time for it', () => {
     expect(slots.map(({ step: id, day }) => `${id}${day}`)).toEqual(['c0', 'late0', 'a3', 'b3']);
     expect(chain).toEqual(['a', 'b']);
   });
+  it('several people do side by side what does not wait for each other’s, and never begin what is not ready', () => {
+    const some = (needed: Readonly<Record<string, string>>, long: Readonly<Record<string, number>>) =>
+      Object.entries(long).map(([id, hours]) =>
+        step({
+          ...{ id, phase: 'pieces', sort: 'cut', name: id, about: '', hours },
+          needs: needed[id] === undefined ? [] : needs('piece', needed[id]),
+        }),
+      );
+    const week = [8, 8, 8, 8, 8, 8, 8];
+    const told = (all: ReturnType<typeof some>, people: number) =>
+      schedule(all, { waits: {} }, week, usual, open, MONDAY, people);
+    const two = told(some({ c: 'a', d: 'b' }, { a: 2, b: 3, c: 4, d: 1 }), 2);
+    expect(two.slots.map(({ step: id, from, to, who }) => `${id} ${from}-${to} by ${who}`)).toEqual([
+      ...['a 0-2 by 0', 'b 0-3 by 1', 'c 2-6 by 0', 'd 3-4 by 1'],
+    ]);
+    expect(two.chain).toEqual(['a', 'c']);
+    // Who has nothing that can be begun waits for another's, and that decides the end.
+    const waits = told(some({ b: 'a', c: 'a' }, { a: 2, b: 1, c: 5 }), 2);
+    expect(waits.slots.map(({ step: id, from, who }) => `${id} ${from} by ${who}`)).toEqual([
+      ...['a 0 by 0', 'b 2 by 0', 'c 2 by 1'],
+    ]);
+    expect(waits.chain).toEqual(['a', 'c']);
+    // A bicycle: nobody at two things at once, nothing before what it needs, and never later than alone.
+    const all = (people: number) => schedule(steps, { waits: {} }, week, usual, open, MONDAY, people);
+    const [alone, three] = [all(1), all(3)];
+    const whole = ({ day, from }: { readonly day: number; readonly from: number }) => day * 8 + from;
+    for (const each of steps) {
+      const begun = three.slots.find((slot) => slot.step === each.id);
+      for (const { step: id, why } of each.needs) {
+        const before = three.slots.filter((slot) => slot.step === id).at(-1);
+        if (!begun || !before || why === 'usual' || why === 'own') continue;
+        expect(whole(begun)).toBeGreaterThanOrEqual(before.day * 8 + before.to - 1e-9);
+      }
+    }
+    for (const who of [0, 1, 2]) {
+      const mine = three.slots.filter((slot) => slot.who === who).sort((a, b) => whole(a) - whole(b));
+      mine
+        .slice(1)
+        .forEach((slot, index) => expect(whole(slot)).toBeGreaterThanOrEqual(whole(mine[index]!) - 1e-9));
+      mine
+        .slice(1)
+        .forEach((slot, index) =>
+          expect(slot.day > mine[index]!.day || slot.from >= mine[index]!.to - 1e-9).toBe(true),
+        );
+    }
+    expect(three.days!).toBeLessThanOrEqual(alone.days!);
+    expect(three.left).toBeCloseTo(alone.left, 9);
+  });
   it('what is done takes no time, and without time there is no end', () => {
     const done = schedule(steps, { waits: {} }, USUAL_WEEK, usual, () => true, MONDAY);
     expect([done.left, done.slots.length]).toEqual([0, 0]);
