@@ -89,18 +89,37 @@ describe('figures that are kept', () => {
     });
     await expect(told).toMatchFileSnapshot(`kept/${name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-')}.txt`);
   });
+  it('of a frame without tubes: that there are none', () => {
+    const empty = framed([]);
+    expect(jointFindings([], planMade(empty).frame, [], empty).map(({ code }) => code)).toEqual([
+      'no-members',
+    ]);
+    const [first] = KEPT;
+    expect(
+      jointFindings([], planMade(first!).frame, [], first!).filter(({ code }) => code === 'no-members'),
+    ).toEqual([]);
+  });
   it('of pairs of tubes that meet hosts of every shape, aside, askew and over their ends', async () => {
     const told = HOSTS.flatMap(({ section, corners }, host) =>
       TIPS.flatMap((tip, place) =>
         ASIDE.map((aside, off) => {
-          const from: Vector = [tip[0] - 40 * off, 60, 20 + 7 * off];
+          // Some so short that their own other end is near, some bent just before the host.
+          const from: Vector = [tip[0] - 40 * off, off === 2 ? 262 : 60, 20 + 7 * off];
+          const reached = add(tip, [0, 0, aside]);
+          const bend: readonly Vector[] = off === 3 ? [[tip[0], 220, aside]] : [];
           const plan = planMade(
             framed([
               { id: 'host', corners, section, mirrored: true },
               {
                 ...{ id: 'tube', section: place === 1 ? box(3) : round(25), mirrored: true },
-                corners: [from, add(tip, [0, 0, aside])],
+                corners: [from, ...bend, reached],
+                radius: 40,
                 more: { ends: { start: plain, end: coped } },
+              },
+              // What an ear of the cope may run into.
+              {
+                ...{ id: 'beam', section: round(20), mirrored: false },
+                corners: [add(reached, [-70, -26, 18]), add(reached, [70, -26, 18])],
               },
             ]),
           );
