@@ -340,6 +340,7 @@ export { isDone, progressOf, type Progress, type StepState } from './work/progre
 export { wantedVents, withVents } from './work/vents.js';
 export { ENOUGH, paceOf, timedOf } from './work/time/learned.js';
 export { schedule, USUAL_WAITS, USUAL_WEEK, type Schedule } from './work/time/schedule.js';
+export { flushEdge, type FlushEdge } from './work/weld/flush.js';
 export { estimate, passesOf, processFor, PROCESSES, tacksOf, type ProcessId } from './work/weld/estimate.js';
 export { balanced, heatOf, neighbours, pauseOf, warmthOf, withMoves } from './work/weld/order.js';
 export { stretchName, QUARTERS_FROM, seamName, segmentsOf, type Segment } from './work/weld/segments.js';

@@ -98,6 +98,12 @@ export const WorkSchema = closed(
       ),
       { maxItems: 300 },
     ),
+    flush: Type.Optional(
+      Type.Array(stepId('Seam'), {
+        maxItems: 300,
+        description: 'Seams that are ground flush, since bodywork lies close to them',
+      }),
+    ),
     calendar: Type.Optional(CalendarSchema),
   },
   'How it is built',

@@ -2,6 +2,7 @@ import { RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import {
   estimate,
+  flushEdge,
   findMaterial,
   heatOf,
   neighbours,
@@ -23,9 +24,10 @@ import type { Shop } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button, IconButton } from '../../parts/Button';
+import { Check } from '../../parts/Check';
 import { Length } from '../../parts/Figure';
 import { useShop } from '../../shop/useShop';
-import { moveSeam, seamsBack, workOf } from './changes';
+import { moveSeam, seamsBack, setFlush, workOf } from './changes';
 import { pauseText } from './hoursText';
 import { StepDrawing } from './StepDrawing';
 import { useBalanced } from './useBalanced';
@@ -314,6 +316,7 @@ function SeamGroup({
           <Length mm={seam.spreader} display={units} digits={1} /> in it, far enough down to get it out again.
         </p>
       )}
+      <Flush seam={seam} />
       {/stainless|titan/.test(purge) && (
         <p className="caption px-4">This material wants its back purged with the same gas while it is hot.</p>
       )}
@@ -324,5 +327,51 @@ function SeamGroup({
       )}
       {children}
     </Group>
+  );
+}
+
+/** Whether bodywork lies on a seam, and how its edge is made ready for the weld to go through. */
+function Flush({ seam }: { readonly seam: Seam }) {
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
+  const { units } = document;
+  const flush = workOf(document).flush?.includes(seam.id) ?? false;
+  const { bevel, land, gap } = flushEdge(seam);
+  return (
+    <>
+      <Check
+        className="px-4"
+        checked={flush}
+        onChange={(on) => {
+          edit('work.flush', setFlush([seam.id, ...(seam.twin === undefined ? [] : [seam.twin])], on));
+          settle();
+        }}
+      >
+        Ground flush: bodywork lies on it
+      </Check>
+      {flush && (
+        <>
+          {bevel > 0 && (
+            <Row name="Bevel of its edge, wide">
+              <Length mm={bevel} display={units} digits={1} />
+            </Row>
+          )}
+          <Row name="Gap before it is tacked">
+            <Length mm={gap} display={units} digits={1} />
+          </Row>
+          <p className="caption px-4">
+            {bevel > 0 ? (
+              <>
+                From the outside of the wall, <Length mm={land} display={units} digits={1} /> left at its
+                inside.
+              </>
+            ) : (
+              'Thin enough to be welded through by the gap alone.'
+            )}{' '}
+            What is ground off carries nothing: the weld has to go through. Not where it carries steering,
+            brakes or a roll structure.
+          </p>
+        </>
+      )}
+    </>
   );
 }

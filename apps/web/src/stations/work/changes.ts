@@ -67,6 +67,13 @@ export const setHours = (step: string, hours: number | undefined): Change =>
 export const setWait = (step: string, days: number): Change =>
   change((work) => ({ ...work, waits: { ...work.waits, [step]: days } }));
 export const setCalendar = (calendar: Calendar): Change => change((work) => ({ ...work, calendar }));
+/** A seam that is ground flush, and its twin with it; or as it is welded. */
+export const setFlush = (seams: readonly string[], flush: boolean): Change =>
+  change((work) => {
+    const others = (work.flush ?? []).filter((each) => !seams.includes(each));
+    const all = flush ? [...others, ...seams] : others;
+    return all.length > 0 ? { ...work, flush: all } : withoutKeys(work, 'flush');
+  });
 export const moveSeam = (seam: string, after: string): Change =>
   change((work) => ({
     ...work,

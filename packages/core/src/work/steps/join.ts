@@ -4,6 +4,7 @@ import type { Making } from '../input.js';
 import type { Line, Need, Step } from '../step.js';
 import type { SubAssembly } from '../ways/way.js';
 import type { Seam } from '../weld/seams.js';
+import { flushEdge } from '../weld/flush.js';
 import { seamName } from '../weld/segments.js';
 import { tacksOf, weldHours } from '../weld/estimate.js';
 import { setId, settingGroups } from './fixture.js';
@@ -54,7 +55,9 @@ export function joinSteps(making: Making): Step[] {
           'Three or four tacks a joint, opposite each other; small ones, they are cut if something moves.',
         check: 'Step back and look after every joint.',
         // What is plugged is held by its plug.
-        lines: mine.filter(({ plug }) => !plug).map(seamLine((seam) => `${tacksOf(seam)} tacks`)),
+        lines: mine
+          .filter(({ plug }) => !plug)
+          .flatMap((seam) => [seamLine(() => `${tacksOf(seam)} tacks`)(seam), ...flushLines(making, seam)]),
         needs: needs('held', id('fit')),
         cautions: ['arc', 'coating', 'cleaner', 'fire'],
         of: told(...mine.map((seam) => seam.id)),
@@ -77,12 +80,13 @@ export function joinSteps(making: Making): Step[] {
 
 /** Welding, and the look at what it moved. */
 export function weldSteps(
-  { work, checksOf }: Making,
+  making: Making,
   part: SubAssembly,
   seams: readonly Seam[],
   after: readonly string[],
 ): Step[] {
   if (seams.length === 0) return [];
+  const { work, checksOf } = making;
   const common = {
     part: part.name,
     pieces: part.pieces,
@@ -98,10 +102,7 @@ export function weldSteps(
           ? 'Short tacks all round, far from the last each time, until every seam is full.'
           : 'In the order of the weld plan: left and right in turn, never two neighbours. Root passes everywhere, then caps. Stand it so that the seam is upright where that can be done.',
       check: 'Small welds need little grinding; look at every stop for a crater.',
-      lines: seams.flatMap((seam) => [
-        seamLine(({ plug }) => (plug ? 'from its middle outwards, until full' : 'all round'), true)(seam),
-        ...spreaderLine(seam),
-      ]),
+      lines: seams.flatMap((seam) => [roundLine(making)(seam), ...spreaderLine(seam)]),
       sheet: { station: 'work', show: 'weld' },
       needs: needs('tacked', ...after),
       cautions: ['notApproved', 'arc', 'vent', 'heat', 'fire'],
@@ -135,6 +136,33 @@ const seamLine =
     ...(withLength ? { value: seam.length, quantity: 'length' as const } : {}),
   });
 
+/** How the edge of a seam that is ground flush is made ready before it is tacked. */
+function flushLines({ work }: Pick<Making, 'work'>, seam: Seam): Line[] {
+  if (!work.flush?.includes(seam.id)) return [];
+  const { bevel, gap } = flushEdge(seam);
+  const name = seamName(seam);
+  return [
+    ...(bevel > 0
+      ? [
+          {
+            id: `${seam.id}.bevel`,
+            text: `${name}: bevel the outside of its edge, wide`,
+            ...{ value: bevel, quantity: 'length' as const },
+          },
+        ]
+      : []),
+    { id: `${seam.id}.gap`, text: `${name}: gap to weld through`, value: gap, quantity: 'length' as const },
+  ];
+}
+
+/** A seam as it is welded: once round, a plug from its middle; and ground flush where bodywork lies on it. */
+const roundLine = ({ work }: Pick<Making, 'work'>) =>
+  seamLine(
+    ({ id, plug }) =>
+      `${plug ? 'from its middle outwards, until full' : 'all round'}${work.flush?.includes(id) ? '; ground flush when it is cold' : ''}`,
+    true,
+  );
+
 /** A slot pulls shut by its spreader's clearance: it is welded with the spreader in. */
 const spreaderLine = ({ id, spreader }: Seam): Line[] =>
   spreader === undefined
@@ -148,17 +176,15 @@ const spreaderLine = ({ id, spreader }: Seam): Line[] =>
         },
       ];
 
-function earlySeam({ loadOf }: Making, seam: Seam, part: SubAssembly): Step {
-  const loads = [seam.piece, ...seam.hosts].map(loadOf);
+function earlySeam(making: Making, seam: Seam, part: SubAssembly): Step {
+  const loads = [seam.piece, ...seam.hosts].map(making.loadOf);
   return step({
     ...{ id: seamStep(seam.id), phase: 'join', sort: 'weld', part: part.name, hours: weldHours([seam]) },
     name: `Weld ${seam.mark} to ${seam.to.join(' and ')} before it is shut in`,
     about: 'Tack it, measure, and weld this seam now, all round: what comes later shuts it in.',
     check: 'Measure before and after: it is welded while the rest is loose.',
     pieces: [seam.piece, ...seam.hosts],
-    lines: [
-      seamLine(({ plug }) => (plug ? 'from its middle outwards, until full' : 'all round'), true)(seam),
-    ],
+    lines: [...flushLines(making, seam), roundLine(making)(seam)],
     needs: needs('place', ...new Set(loads)),
     cautions: ['arc', 'coating', 'fire'],
     of: told(Math.round(seam.length)),

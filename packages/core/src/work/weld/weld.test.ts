@@ -17,6 +17,8 @@ import {
   warmthOf,
   withMoves,
 } from './order.js';
+import { USUAL_WORK } from '../input.js';
+import { FLUSH_WELD, flushEdge } from './flush.js';
 import type { Seam } from './seams.js';
 import { segmentsOf, stretchName, type Segment } from './segments.js';
 
@@ -138,6 +140,32 @@ describe('plug welds', () => {
     expect(segments[0]!.twin).toBe(segments[1]!.id);
     expect([passesOf({ wall: TWO_PASS, plug: true }), passesOf({ wall: TWO_PASS })]).toEqual([1, 2]);
     expect(stretchName(segments[0]!)).toBe('all of it');
+  });
+});
+
+describe('seams that are ground flush', () => {
+  it('get a bevel from 2 mm of wall up, by its angle and land, and else half the wall as gap', () => {
+    const { thin, land, angle } = FLUSH_WELD;
+    expect(flushEdge({ wall: thin - 0.01 })).toEqual({ land: thin - 0.01, bevel: 0, gap: (thin - 0.01) / 2 });
+    expect(flushEdge({ wall: thin }).bevel).toBeCloseTo(Math.tan((angle * Math.PI) / 180) * (thin - land), 9);
+    // 4 mm with 1 mm left, at 35 degrees: 2.10 wide.
+    expect(flushEdge({ wall: 4 })).toEqual({ land: 1, bevel: expect.closeTo(2.1006, 4), gap: 1 });
+  });
+  it('are told before they are tacked, and where they are welded', () => {
+    const buggy = made('buggy', 'buggy');
+    const planner = new Planner();
+    const told = (flush?: string[]) =>
+      planner
+        .ask(work, { ...buggy, work: { ...USUAL_WORK, ...(flush ? { flush } : {}) } })
+        .steps.flatMap(({ sort, lines }) => (lines ?? []).map(({ id, text }) => `${sort} ${id} ${text}`));
+    const seam = planner
+      .ask(work, buggy)
+      .seams.find(({ wall, to }) => wall >= FLUSH_WELD.thin && to[0] !== 'cap')!;
+    const added = told([seam.id]).filter((line) => !told().includes(line));
+    expect(added.map((line) => line.split(' ')[0])).toEqual(['tack', 'tack', 'weld']);
+    expect(added[0]).toContain('bevel the outside of its edge');
+    expect(added[2]).toContain('ground flush when it is cold');
+    expect(told(['never.was'])).toEqual(told());
   });
 });
 
