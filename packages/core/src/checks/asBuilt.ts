@@ -2,7 +2,6 @@ import { CHECK_STAGE_IDS, type CheckStage, type Measured } from '@larchwood/form
 import type { Preset } from '../fixture/context.js';
 import type { KeyId, Keys, Places } from '../fixture/keys.js';
 import type { Measurer } from '../fixture/outcomes.js';
-import type { Quantity } from '../units/quantity.js';
 import { add, type Vector } from '../vector/vector.js';
 import {
   adjust,
