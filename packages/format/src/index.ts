@@ -21,6 +21,7 @@ export {
 } from './checksSchema.js';
 export { type Bending, type CutBar, type CutOrder, type CutsData } from './cutsSchema.js';
 export * from './frameSchema.js';
+export * from './sectionSchema.js';
 export { HOLE_LIMITS, LIMITS, LONGEST, type Limits } from './limits.js';
 export { PRINTABLE } from './parts.js';
 export { LARGEST_DOCUMENT, readFormat, readFormatText, type ReadResult } from './read.js';
@@ -35,4 +36,12 @@ export {
   type MadeId,
   type SteeringData,
 } from './steeringSchema.js';
-export { WAY_IDS, type Calendar, type Done, type OwnStep, type WayId, type WorkData } from './workSchema.js';
+export {
+  MOST_PEOPLE,
+  WAY_IDS,
+  type Calendar,
+  type Done,
+  type OwnStep,
+  type WayId,
+  type WorkData,
+} from './workSchema.js';

@@ -1,7 +1,8 @@
 import type { TSchema } from '@sinclair/typebox';
 import { BuildSchema, RiderSchema, WheelSchema } from './buildSchema.js';
 import { PaperSchema, ProfileSchema } from './fixtureSchema.js';
-import { HoleSchema, MemberSchema, NodeSchema, PlainEndSchema, RoundSectionSchema } from './frameSchema.js';
+import { HoleSchema, MemberSchema, NodeSchema, PlainEndSchema } from './frameSchema.js';
+import { RoundSectionSchema } from './sectionSchema.js';
 import { coordinate } from './parts.js';
 import { LumpSchema, ScalesSchema, SeatSchema } from './seatSchema.js';
 

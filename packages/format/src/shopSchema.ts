@@ -1,6 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { schemaFaults, type Fault } from './faults.js';
-import { SectionSchema } from './frameSchema.js';
+import { SectionSchema } from './sectionSchema.js';
 import { CHECK_STAGE_IDS } from './checksSchema.js';
 import { closed, id, literals, name, number, vector } from './parts.js';
 
