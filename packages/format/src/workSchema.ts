@@ -37,6 +37,8 @@ const OwnStepSchema = closed(
 );
 export type OwnStep = Static<typeof OwnStepSchema>;
 
+/** A class of four shares a frame; more than so many are in each other's way. Common practice, no source. */
+export const MOST_PEOPLE = 8;
 const CalendarSchema = closed(
   {
     from: Type.String({ pattern: DAY, description: 'First day' }),
@@ -48,7 +50,7 @@ const CalendarSchema = closed(
     people: Type.Optional(
       Type.Integer({
         minimum: 1,
-        maximum: 12,
+        maximum: MOST_PEOPLE,
         description: 'So many work at the same time; one where it is left out',
       }),
     ),

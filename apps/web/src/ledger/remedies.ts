@@ -61,9 +61,9 @@ const REMEDIES: { readonly [C in FindingCode]?: (finding: Finding<C>) => Remedy 
     meant === undefined
       ? undefined
       : { name: 'Take it so', change: setMeasured(stage, id, { value: meant }, new Date()) },
-  'reading-disagrees': ({ values: { stage, id } }) => ({
-    name: 'Take this reading out',
-    change: takeOut(stage, id),
+  'reading-disagrees': ({ values: { stage, ids } }) => ({
+    name: ids.length === 1 ? 'Take this reading out' : 'Take these readings out',
+    change: takeOut(stage, ...ids),
   }),
   'measures-lost': ({ values: { ids } }) => ({
     name: 'Take them out of the list',

@@ -41,10 +41,12 @@ export function checkFindings(
     ),
     ...(built?.wrong ?? []).flatMap(({ measure: id, by, or }) => {
       const measure = told(id);
+      // A comparison stands for the readings that it is made of.
+      const ids = measure && 'of' in measure ? measure.of : [id];
       return measure && !doubted.has(id)
         ? [
-            tell('reading-disagrees', 'stop', id, {
-              ...{ stage, id, measure: measure.name, by, quantity: measure.quantity, or: or.map(nameOf) },
+            tell('reading-disagrees', 'stop', ids[0]!, {
+              ...{ stage, ids, measure: measure.name, by, quantity: measure.quantity, or: or.map(nameOf) },
             }),
           ]
         : [];

@@ -6,7 +6,9 @@ import { kart, listOf, measurable, named, tourer } from '../../../../testing/mea
 import { moveChain, rodLength } from '../steering/chain.js';
 import { steeringOf } from '../steering/steering.js';
 import { asBuiltOf, readingsOf } from './asBuilt.js';
+import { isFinding } from '../findings/finding.js';
 import { builtDocument } from './builtDocument.js';
+import { checkFindings } from './findings.js';
 import { doubtOf, judge } from './judge.js';
 import { measuringList, type Measurable } from './measures.js';
 import { gapOf } from './strings.js';
@@ -154,6 +156,26 @@ describe('strings along both sides', () => {
     expect(doubtOf(gap, 0)).toBeUndefined();
     expect(doubtOf(named(listOf(kart), 'sprocket.fore'), -1)).toBeUndefined();
   });
+});
+
+it('gaps that disagree with the other readings are told as one, and all of them are taken out', () => {
+  const list = listOf(kart);
+  const wheels = list.measures.filter(({ as, whole }) => as === 'outcome' && whole);
+  const others = wheels
+    .filter(({ outcome }) => outcome !== 'offset')
+    .map(({ id, nominal }) => read(id, nominal));
+  // The bare frame's points say where the front lies; the strings, 30 mm aside, do not.
+  const points = list.measures.filter(({ as, whole }) => !whole && as !== 'gap');
+  const all = [
+    ...points.map(({ id, nominal }) => read(id, nominal)),
+    ...others,
+    ...gapsWith(kart, [0, 0], 30),
+  ];
+  const built = asBuiltOf(kart, list, all, 'assembled')!;
+  expect(built.wrong.map(({ measure }) => measure)).toEqual(['strung']);
+  const [told] = checkFindings(list, all, 'assembled', built).filter(isFinding('reading-disagrees'));
+  const gaps = SIDES.flatMap((side) => ENDS.map((end) => gapOf(side, end)));
+  expect([told!.where.ref, told!.values.ids]).toEqual([gaps[0], gaps]);
 });
 
 describe('what hangs on no point of the frame', () => {

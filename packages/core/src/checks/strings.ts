@@ -11,7 +11,7 @@ import { TOLERANCES } from './tolerances.js';
 const CLEAR = 20;
 /** Nuts and bearings stand out of what carries an axle by so much, mm. Common practice, no source. */
 const NUTS = 25;
-/** A straight-edge is so much of the tyre's diameter, at most. */
+/** A straight-edge is so much of the tyre's diameter, at most: beyond, a tyre is round at its shoulders. Common practice, no source. */
 const PART = 0.9;
 /** What is easily set and cut: mm, and inches. */
 const STEPS = {

@@ -184,7 +184,8 @@ export interface CheckFindings {
   'pair-out': { stage: string; name: string; off: number; tolerance: number; quantity: Quantity };
   'reading-disagrees': {
     stage: CheckStage;
-    id: string;
+    /** Of the readings: one, or all that a comparison is made of. */
+    ids: readonly string[];
     measure: string;
     by: number;
     quantity: Quantity;

@@ -238,8 +238,9 @@ export function roomBetween(piece: Piece, cut: PieceCut, fromStart: number): num
   const { at, direction } = pointOn(piece.path, station);
   const { width, height } = sizeAt(piece.section, piece.length, station);
   // The face that looks to the middle: of square stock the one nearest to that, of a round tube where it is touched.
-  const over = cross(direction, piece.top);
-  const half = Math.abs(piece.top[1]) >= Math.abs(over[1]) ? height / 2 : width / 2;
+  const top = carried(piece.path, piece.top, station);
+  const over = cross(direction, top);
+  const half = Math.abs(top[1]) >= Math.abs(over[1]) ? height / 2 : width / 2;
   return 2 * (Math.abs(at[1]) - half);
 }
 

@@ -80,20 +80,22 @@ const HOW = { retack: 'Cut the tacks and set', cold: 'Pull cold', shim: 'Shim' }
 
 /** Where to pull, push or shim, in which order, and what else moves. */
 export function Advice({ result, kindName }: { readonly result: StageResult; readonly kindName: string }) {
-  const { advice, built } = result;
+  const { advice, built, rods } = result;
   const units = useUnits();
   const figures = new Map(built.figures.map((figure) => [figure.id, figure]));
   const out = built.figures.filter(
-    // The toe is set right by rods.
+    // The toe is set right by rods, where there are any to turn.
     ({ id, told, value, drawn, tolerance, sigma }) =>
-      told && !id.startsWith('toe') && Math.abs(value - drawn) > Math.max(tolerance.value, 2 * sigma),
+      told &&
+      !(rods.length > 0 && id.startsWith('toe')) &&
+      Math.abs(value - drawn) > Math.max(tolerance.value, 2 * sigma),
   );
   return (
     <Panel title="What to do" aside={CHECK_STAGES[result.stage].name}>
-      {result.rods.length > 0 && <RodTurns rods={result.rods} />}
+      {rods.length > 0 && <RodTurns rods={rods} />}
       {out.length === 0 && advice.pulls.length === 0 ? (
         <p className="px-4 py-2">
-          {result.rods.length > 0
+          {rods.length > 0
             ? 'Nothing else that these readings tell is out of its tolerance.'
             : 'Nothing that these readings tell is out of its tolerance. Leave it as it is.'}
         </p>
@@ -139,7 +141,8 @@ export function Advice({ result, kindName }: { readonly result: StageResult; rea
         </>
       )}
       <AsItIs result={result} />
-      {advice.pulls.some(({ how }) => how === 'cold') && <Cautions />}
+      {advice.pulls.some(({ how }) => how === 'cold') && <ColdCautions />}
+      {(rods.length > 0 || advice.pulls.length > 0) && <NotApproved />}
     </Panel>
   );
 }
@@ -282,7 +285,7 @@ function PullLog({ lever, what }: { readonly lever: string; readonly what: strin
 }
 
 /** What is not to be set cold. */
-function Cautions() {
+function ColdCautions() {
   const { plan } = useEditor('plan');
   const materials = new Set(plan?.frame.pieces.map(({ member }) => member.material) ?? []);
   const names = [...materials];
@@ -298,10 +301,13 @@ function Cautions() {
       {names.some((name) => /titan/.test(name)) && (
         <p>Titanium springs back most of the way: small steps, and never with a marked tool.</p>
       )}
-      <p>
-        This is not engineering approval: steering, brakes and roll structures are judged by a qualified
-        welder and by the rules that apply.
-      </p>
     </div>
   );
 }
+
+const NotApproved = () => (
+  <p className="mx-4 my-2 border-l-4 border-larch pl-2 text-[13px]">
+    This is not engineering approval: steering, brakes and roll structures are judged by a qualified welder
+    and by the rules that apply.
+  </p>
+);

@@ -49,11 +49,11 @@ export const setMeasured =
 
 /** Takes a reading out. */
 export const takeOut =
-  (stage: CheckStage, measure: string): Change =>
+  (stage: CheckStage, ...measures: readonly string[]): Change =>
   (document) =>
     withMeasured(
       document,
-      (document.measured ?? []).filter((each) => each.stage !== stage || each.measure !== measure),
+      (document.measured ?? []).filter((each) => each.stage !== stage || !measures.includes(each.measure)),
     );
 
 function withMeasured(document: BuildDocument, measured: Measured[]): BuildDocument {

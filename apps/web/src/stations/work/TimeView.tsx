@@ -9,7 +9,7 @@ import {
   type Sort,
   type Work,
 } from '@larchwood/core';
-import type { Calendar } from '@larchwood/format';
+import { MOST_PEOPLE, type Calendar } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { ChoiceRow } from '../../ledger/ChoiceRow';
 import { Group, Panel, Row } from '../../ledger/Panel';
@@ -22,8 +22,7 @@ import { hoursText, parseHours } from './hoursText';
 import type { WorkHand } from './useWork';
 
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
-/** A class of four shares a frame; more than eight are in each other's way. */
-const CREWS = Array.from({ length: 8 }, (_, index) => ({
+const CREWS = Array.from({ length: MOST_PEOPLE }, (_, index) => ({
   value: String(index + 1),
   label: index === 0 ? 'one person' : `${index + 1} people`,
 }));
