@@ -105,7 +105,7 @@ function atOval(host: OvalCylinder, wall: Wall): Cast {
   };
 }
 
-/** Source: ray and rounded rectangle: its four faces where they are flat, its corners as quarter circles. */
+/** Source: ray and rounded rectangle: its four faces where they are flat, its corners as quarter circles, of no radius where they are sharp. */
 function atPrism(host: Prism, wall: Wall): Cast {
   const { x, y, z } = inHost(host, wall);
   const { halfHeight: a, halfWidth: b } = host;
@@ -126,15 +126,13 @@ function atPrism(host: Prism, wall: Wall): Cast {
         const t = ((dx > 0 ? -a : a) - px) / dx;
         const over = Math.abs(py + t * dy) - (b - r);
         if (over <= TOUCH) at = t;
-        else if (r === 0 && over <= FLUSH) flush = t;
       }
       if (Math.abs(dy) > 1e-12) {
         const t = ((dy > 0 ? -b : b) - py) / dy;
         const over = Math.abs(px + t * dx) - (a - r);
         if (over <= TOUCH) at = Math.min(at, t);
-        else if (r === 0 && over <= FLUSH) flush = Math.min(flush, t);
       }
-      for (let corner = 0; r > 0 && corner < 4; corner += 1) {
+      for (let corner = 0; corner < 4; corner += 1) {
         const sx = corner & 1 ? 1 : -1;
         const sy = corner & 2 ? 1 : -1;
         const ox = px - sx * (a - r);

@@ -60,19 +60,15 @@ export function castAtBend(host: Bend, wall: Wall): Cast {
       };
       const found = march(outside, from, to);
       if (Number.isNaN(found.at)) continue;
-      const [qx, qy] = [px + found.at * dx, py + found.at * dy];
-      const angle = Math.atan2(qy, qx);
-      if (turn >= Math.PI && angle < -1e-9 && angle + 2 * Math.PI > turn + 1e-9) continue;
       const kept = found.passed ? lines.flush : lines.real;
       if (found.at < kept[line]!) kept[line] = found.at;
     }
   };
 }
 
-/** The part of a line within a bend's sector; all of it where that is half a turn or more. */
+/** The part of a line within a bend's sector, which is less than half a turn. */
 function sectorPart(px: number, py: number, dx: number, dy: number, turn: number) {
   let [from, to] = [-Infinity, Infinity];
-  if (turn >= Math.PI) return { from, to };
   const clip = (at: number, rate: number): void => {
     if (rate > 1e-12) from = Math.max(from, -at / rate);
     else if (rate < -1e-12) to = Math.min(to, -at / rate);

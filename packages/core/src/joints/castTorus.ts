@@ -37,14 +37,9 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
   const [dx, dy, dz] = [dot(wall.outward, x), dot(wall.outward, y), dot(wall.outward, arc.axis)];
   const turn = (arc.angle * Math.PI) / 180;
   const [sine, cosine] = [Math.sin(turn), Math.cos(turn)];
-  const wedge = turn < Math.PI;
   const near = GRAZE * radius * radius;
   const flush = FLUSH * (2 * radius + FLUSH);
   const thick = radius + FLUSH;
-  const inside = (qx: number, qy: number): boolean => {
-    const angle = Math.atan2(qy, qx);
-    return angle >= -1e-9 && angle <= turn + 1e-9;
-  };
   /** How far out of the bend a point of the line is, negative inside: distance squared less radius squared. */
   const beyond = (px: number, py: number, pz: number) => (t: number) => {
     const qx = px + t * dx;
@@ -63,10 +58,8 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
     part.to = lines.real[line]!;
     clip(thick - pz, -dz);
     clip(thick + pz, dz);
-    if (wedge) {
-      clip(py + TOUCH, dy);
-      clip(px * sine - py * cosine + TOUCH, dx * sine - dy * cosine);
-    }
+    clip(py + TOUCH, dy);
+    clip(px * sine - py * cosine + TOUCH, dx * sine - dy * cosine);
     const from = part.from;
     let to = part.to;
     if (!(to >= from)) return NaN;
@@ -88,7 +81,6 @@ export function castAtTorus({ arc, radius }: Torus, wall: Wall): Cast {
       if (at <= near) {
         // A line that sets out inside the bend has met another part of the host before.
         if (step === 0 && at < -near) return NaN;
-        if (!wedge && !inside(qx, qy)) return NaN;
         return at < -near ? rootBetween(beyond(px, py, pz), last, t) : t;
       }
       const slope = 2 * ((out * (qx * dx + qy * dy)) / (rho || 1) + h * dz);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { wallPoint } from './edge.js';
 import { planMade } from '../../../../testing/made.js';
 import { framed, round, type Rod } from '../../../../testing/rods.js';
 import type { Section } from '@larchwood/format';
@@ -90,5 +91,61 @@ describe('tubes that stand in each other', () => {
     expect(interferences(bar, rod('leg', ...leg, round(30))).length).toBe(1);
     expect(interferences(bar, rod('leg', ...leg, round(30), { more: { ends: cut } }))).toEqual([]);
     expect(interferences(bar, rod('leg', ...leg, round(30), { more: { through: ['bar'] } }))).toEqual([]);
+  });
+});
+
+describe('what a cut end reaches into', () => {
+  // A leg is cut to a bar at a slant: its long side runs on past the straight body of the leg, and into a third tube there.
+  const bar = rod('bar', [-400, 0, 500], [400, 0, 500], round(30));
+  const slant = (30 * Math.PI) / 180;
+  const leg = rod('leg', [0, 0, 500], [400 * Math.cos(slant), 0, 500 + 400 * Math.sin(slant)], round(30), {
+    more: {
+      ends: {
+        start: { cut: 'coped', hosts: [{ member: 'bar', side: 'same' }], besideAxis: false, allowance: 0 },
+        end: { cut: 'plain', setback: 0, allowance: 0 },
+      },
+    },
+  });
+  const third = (x: number, z: number, diameter = 16) =>
+    rod('third', [x, -200, z], [x, 200, z], round(diameter));
+  /** By hand: how deep the deepest of every tenth point of the edge stands in a tube square to the picture. */
+  const deepest = (plan: ReturnType<typeof planMade>, x: number, z: number, radius: number) => {
+    const [end] = plan.cuts.find(({ piece }) => piece === 'leg')!.ends;
+    const points = end.edge.outer.flatMap((at, line) => (line % 10 === 0 ? [wallPoint(end, line, at)] : []));
+    return Math.max(...points.map(([px, , pz]) => radius - Math.hypot(px - x, pz - z)));
+  };
+  const plan = () => planMade(framed([bar, leg]));
+  /** The farthest point of the leg's edge, before the end of its straight body. */
+  const tip = () => {
+    const [end] = plan().cuts.find(({ piece }) => piece === 'leg')!.ends;
+    return wallPoint(end, end.edge.longest.angle, end.edge.longest.at);
+  };
+
+  it('is told, as deep as the deepest point of its edge, at the end, whichever of the two comes first', () => {
+    const [x, , z] = tip();
+    const other = third(x - 6, z + 2);
+    const depth = deepest(plan(), x - 6, z + 2, 8);
+    expect(depth).toBeGreaterThan(1.5);
+    const touching = (...rods: Rod[]) =>
+      interferences(...rods).filter(({ a, b }) => [a, b].includes('third') && [a, b].includes('leg'));
+    const [first] = touching(bar, leg, other);
+    expect(first).toMatchObject({ a: 'leg', b: 'third', alongA: expect.closeTo(0, 9) as number });
+    expect(first!.overlap).toBeCloseTo(depth, 6);
+    expect(8 - Math.hypot(first!.at[0] - (x - 6), first!.at[2] - (z + 2))).toBeCloseTo(depth, 6);
+    const [second] = touching(bar, other, leg);
+    expect(second).toMatchObject({ a: 'third', b: 'leg', overlap: first!.overlap });
+  });
+  it('is none of it where the edge stays outside, or stands in by less than two welds share', () => {
+    const [x, , z] = tip();
+    const at = (way: number) => {
+      const found = interferences(bar, leg, third(x - 8 - way, z));
+      const depth = deepest(plan(), x - 8 - way, z, 8);
+      return { told: found.some(({ a, b }) => `${a} ${b}` === 'leg third'), depth };
+    };
+    for (const way of [2, 0.5, 0, -0.2, -0.4, -0.6, -0.8, -1, -1.2]) {
+      const { told, depth } = at(way);
+      expect(told, `${way} past the tip: ${depth}`).toBe(depth > 1);
+    }
+    expect([at(0.5).told, at(-1.2).told]).toEqual([false, true]);
   });
 });

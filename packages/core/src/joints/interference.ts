@@ -134,8 +134,9 @@ function bodyOf(piece: Piece, cut: PieceCut | undefined): Body {
     piece,
     edges: cut ? cut.ends.map(cutEdge) : [],
     rods,
+    // The long side of a slanting end reaches past the straight body.
     bounds: boundsOf(
-      rods.flatMap(({ from, to }) => [from, to]),
+      [...rods.flatMap(({ from, to }) => [from, to]), ...(cut?.ends.map(tipOf) ?? [])],
       radius,
     ),
   };
@@ -244,6 +245,9 @@ function depthIn(point: Vector, body: Body): number {
   }
   return deepest;
 }
+
+/** On a tube's axis, beside the farthest point of a cut end. */
+const tipOf = ({ centre, outward, edge }: EndCut): Vector => along(centre, outward, edge.longest.at);
 
 /** Points at every tenth wall line of an edge. */
 function cutEdge(end: EndCut): CutEdge {
