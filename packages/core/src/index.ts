@@ -217,7 +217,10 @@ export { planBuild, WHILE_DRAGGED, type Plan, type PlanResult } from './plan/pla
 export { Planner } from './plan/planner.js';
 export type { Stage } from './plan/stage.js';
 export { clearances, fit } from './plan/stages/clearance.js';
+export { frame as frameStage } from './plan/stages/frame.js';
 export { stance as stanceStage } from './plan/stages/stance.js';
+export { steering as steeringStage } from './plan/stages/steering.js';
+export { crowding } from './clearance/linkage.js';
 export { sweptFindings } from './plan/stages/findings.js';
 export { details } from './plan/stages/fixture.js';
 export * from './steering/steering.js';
@@ -240,7 +243,7 @@ export {
   type MadeOne,
 } from './steering/made/registry.js';
 export type * from './steering/made/madePart.js';
-export { unevenness } from './steering/made/column.js';
+export { unevenness } from './steering/columnJoints.js';
 export { bumpSteerOf, type BumpSteer } from './steering/bump.js';
 export { fixedPlan } from './plan/fixedPlan.js';
 export {

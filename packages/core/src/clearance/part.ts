@@ -1,6 +1,7 @@
 import type { Frame } from '../frame/frame.js';
 import type { Rod, Shape } from '../proximity/shapes.js';
 import type { Stance } from '../stance/stance.js';
+import type { MadeOne } from '../steering/made/registry.js';
 import type { SteeringResult } from '../steering/steering.js';
 
 /** How the moving parts stand: crank in degrees, steering in degrees to the left, travel from 0 unladen to 1 pressed home. */
@@ -41,4 +42,6 @@ export interface Standing {
   readonly frame: Frame;
   /** How the wheels are turned; each by the same where nothing is known. */
   readonly steering?: SteeringResult | undefined;
+  /** What of its steering the builder makes. */
+  readonly made?: readonly MadeOne[] | undefined;
 }

@@ -3,21 +3,23 @@ import { fixedPart } from '../frame/apart.js';
 import { rodsAlong } from '../frame/rods.js';
 import { turnsAt } from '../steering/pose.js';
 import { THICKNESS } from '../rider/body.js';
-import { figureOf, gripsAt, type Figure } from '../rider/figure.js';
+import { figureOf, type Figure } from '../rider/figure.js';
 import type { RiderPlace } from '../rider/place.js';
 import type { Kind, StandingWheel } from '../stance/dimension.js';
 import { fullTravel, restTravel, unladen } from '../stance/springs.js';
 import { turnedWheel } from '../stance/steering.js';
 import { nameInText } from '../words.js';
-import { add, along, scale, subtract, turn, type Vector } from '../vector/vector.js';
+import { add, along, scale, subtract, type Vector } from '../vector/vector.js';
 import { lumpAt } from '../mass/mass.js';
 import { ballAt, boxAt, rodFrom, type Rod } from '../proximity/shapes.js';
 import type { Body, Moves, Pair, Pose, Rods, Standing } from './part.js';
+import { barOf, handParts } from './hands.js';
 import { forkBodies, linkageBodies, linkagePairs } from './linkage.js';
+import { restOf, type Rest } from './rest.js';
 import { tyre } from '../stance/tyreShape.js';
 
-/** Half thicknesses of metal parts that no tubes stand for yet, mm. Common practice, no source. */
-const METAL = { bar: 12, stem: 16, column: 13, rim: 14, fork: 16, edge: 10 } as const;
+/** Half of what a seat's edge is taken as, mm. Common practice, no source. */
+const EDGE = 10;
 
 /** Everything that could meet, as pairs worth sweeping. */
 export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: Standing, kind: Kind): Pair[] {
@@ -38,8 +40,17 @@ export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: S
     plan.steering?.ok && plan.steering.steering.own
       ? [...linkageBodies(plan.steering.steering, plan.frame.pieces), ...forkBodies(plan)]
       : [];
+  const driver = stance.places[0];
+  const rest = driver && restOf(plan, driver);
   const riders = stance.places.flatMap((place) =>
-    riderPairs(place, several ? `${place.name}: ` : '', wheels, [...frame, ...linkage], ground),
+    riderPairs(
+      place,
+      several ? `${place.name}: ` : '',
+      wheels,
+      [...frame, ...linkage],
+      ground,
+      place === driver ? rest : undefined,
+    ),
   );
   const tubes = pieces.map((piece, index) => ({ piece, body: frame[index]! }));
   const tyres = wheels.flatMap((wheel) => frame.map((tube): Pair => ({ a: tube, b: wheel })));
@@ -47,8 +58,12 @@ export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: S
     ...riders,
     ...linkagePairs(linkage, tubes, wheels, ground),
     ...stance.places.flatMap((place) =>
-      seatParts(place, '').shell.flatMap((shell) => linkage.map((part): Pair => ({ a: part, b: shell }))),
+      seatParts(place, '').shell.flatMap((shell) => [
+        ...linkage.map((part): Pair => ({ a: part, b: shell })),
+        ...(rest?.set ?? []).map((part): Pair => ({ a: shell, b: part })),
+      ]),
     ),
+    ...restPairs(rest, linkage, frame),
     ...tyres,
     ...barPairs(stance.places, frame),
     ...seatPairs(stance.places, wheels),
@@ -56,12 +71,28 @@ export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: S
   ];
 }
 
+/** A rest against what moves beside it, and what is on the column, at both ends of its slot, against the tubes. */
+const restPairs = (
+  rest: Rest | undefined,
+  linkage: readonly (Rods & Body)[],
+  frame: readonly (Rods & Body)[],
+): Pair[] =>
+  rest
+    ? [
+        ...linkage.filter(({ moves }) => moves.steer).map((part): Pair => ({ a: rest.plate, b: part })),
+        ...rest.set
+          .filter(({ name }) => !name.includes('column'))
+          .flatMap((part) => frame.map((tube): Pair => ({ a: tube, b: part }))),
+      ]
+    : [];
+
 function riderPairs(
   place: RiderPlace,
   whose: string,
   wheels: readonly Body[],
   frame: readonly Body[],
   ground: Body,
+  rest: Rest | undefined,
 ): Pair[] {
   const cranks = place.feet.on === 'cranks';
   const turns: Moves = cranks ? { crank: true } : {};
@@ -112,7 +143,7 @@ function riderPairs(
   const trunk = rider('trunk', {}, ({ hip, shoulder }) => [
     rodFrom(hip, shoulder, THICKNESS.trunk * stature),
   ]);
-  const steering = steeringParts(place, whose);
+  const steering = [...handParts(place, whose), ...(rest ? [rest.plate, ...rest.set] : [])];
   const seat = seatParts(place, whose);
   return [
     ...steering.flatMap((part): Pair[] => [
@@ -136,62 +167,6 @@ function riderPairs(
 const HEEL = 0.018;
 const TOE = 0.016;
 
-/** Bars, wheel, column or sticks, as rods. */
-function steeringParts(place: RiderPlace, whose: string): Body[] {
-  const { hands } = place;
-  const part = (name: string, moves: Moves, at: (pose: Pose) => Rod[]): Rods & Body => ({
-    name: whose + name,
-    sort: 'metal',
-    moves,
-    at,
-  });
-  if (hands.on === 'bars') {
-    const moves: Moves = hands.axis ? { steer: true } : {};
-    return [
-      barOf(place, whose),
-      part('stem', moves, ({ steer }) => {
-        const [left, right] = gripsAt(hands, place, steer);
-        return [rodFrom(turnedAbout(hands, hands.stem, steer), scale(add(left, right), 0.5), METAL.stem)];
-      }),
-    ];
-  }
-  if (hands.on === 'wheel') {
-    const rim: Body = {
-      name: `${whose}steering wheel`,
-      sort: 'metal',
-      moves: {},
-      at: () => [
-        {
-          as: 'disc',
-          centre: hands.centre,
-          spindle: hands.axis,
-          radius: hands.radius,
-          half: 0,
-          round: METAL.rim,
-        },
-      ],
-    };
-    return [
-      rim,
-      part('column', {}, () => [
-        rodFrom(hands.columnFoot, along(hands.centre, hands.axis, -METAL.rim), METAL.column),
-      ]),
-    ];
-  }
-  if (hands.on === 'sticks')
-    return [
-      part('side-sticks', { steer: true }, ({ steer }) => {
-        const [left, right] = gripsAt(hands, place, steer);
-        const rod = (grip: Vector) => rodFrom(grip, add(grip, [0, 0, -hands.pivot * 0.6]), METAL.bar);
-        return [rod(left), rod(right)];
-      }),
-    ];
-  return [];
-}
-
-const turnedAbout = (hands: RiderPlace['hands'] & { on: 'bars' }, at: Vector, steer: number): Vector =>
-  hands.axis ? add(hands.axis.point, turn(subtract(at, hands.axis.point), hands.axis.up, steer)) : at;
-
 /** Front edge and back of a seat. */
 function seatParts(
   { seat }: RiderPlace,
@@ -199,8 +174,8 @@ function seatParts(
 ): { readonly edge: Body[]; readonly shell: (Rods & Body)[] } {
   if (seat.as !== 'shell') return { edge: [], shell: [] };
   const across = (at: Vector, half: number): Rod =>
-    rodFrom(add(at, [0, half, 0]), add(at, [0, -half, 0]), METAL.edge);
-  const sunk: Vector = [0, 0, -METAL.edge];
+    rodFrom(add(at, [0, half, 0]), add(at, [0, -half, 0]), EDGE);
+  const sunk: Vector = [0, 0, -EDGE];
   const edge: Body = {
     name: `${whose}front edge of the seat`,
     sort: 'metal',
@@ -213,17 +188,6 @@ function seatParts(
     return [across(on, seat.half), across(add(under, [0, 0, -seat.thickness]), seat.half)];
   });
   return { edge: [edge], shell: [{ name: `${whose}seat`, sort: 'metal', moves: {}, at: () => rods }] };
-}
-
-/** The bar itself, from grip to grip. */
-function barOf(place: RiderPlace, whose: string): Rods & Body {
-  const { hands } = place;
-  return {
-    name: `${whose}bars`,
-    sort: 'metal',
-    moves: hands.on === 'bars' && hands.axis ? { steer: true } : {},
-    at: ({ steer }) => [rodFrom(...gripsAt(hands, place, steer), METAL.bar)],
-  };
 }
 
 /** Bars that turn, against the tubes they swing over; the head tube carries them. */

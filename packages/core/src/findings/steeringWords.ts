@@ -86,6 +86,11 @@ export const STEERING_WORDS: Words<keyof SteeringFindings> = {
     text: `Its slot goes from ${degrees(low)} to ${degrees(high)}.`,
     remedies: ['Set its upper end above its lower one', 'Take the rest out'],
   }),
+  'rest-beside': ({ angle, low, high }, { degrees }) => ({
+    title: 'The column does not stand in its rest',
+    text: `It is drawn at ${degrees(angle)} from the ground; the slot goes from ${degrees(low)} to ${degrees(high)}.`,
+    remedies: ['Move the slot’s ends', 'Set the column as it will be ridden'],
+  }),
   'shaft-too-thick': ({ outer, bore }, { mm }) => ({
     title: 'The shaft does not go into its clamp',
     text: `${mm(outer)} of shaft, ${mm(bore)} of bore.`,

@@ -225,6 +225,7 @@ export interface SteeringFindings {
   'brace-single': { hands: 'wheel' | 'bars' };
   'rest-wanted': { angle: number; wanted: number };
   'rest-no-range': { low: number; high: number };
+  'rest-beside': { angle: number; low: number; high: number };
   'shaft-too-thick': { outer: number; bore: number };
   'collar-thin': { wall: number; wanted: number };
   'collar-short': { length: number; needs: number };

@@ -5,6 +5,7 @@ import { solveStance, type Held } from '../stance/solve.js';
 import type { Stance } from '../stance/stance.js';
 import { lengthBothWays } from '../units/length.js';
 import { rodLength, type Link } from './chain.js';
+import { withColumnJoints } from './columnJoints.js';
 import type { Built, Linkage, Sizes } from './linkage.js';
 import { findLinkage, linkagesFor } from './linkages/registry.js';
 import { sideOf, stepAt, sweepOf, type SteeringSweep } from './sweep.js';
@@ -37,13 +38,17 @@ export function heldOf({ steering, seat }: SteeringParts, linkage: Linkage, stan
   return steering?.linkage === linkage.id ? steering.held : { ...linkage.start(stance), lock: seat.lock };
 }
 
-/** The linkage that is meant; what builders of such a vehicle use where nothing is said, or where that cannot be. */
+/**
+ * The linkage that is meant, through the joints of its column; what builders of such a vehicle use where nothing is said,
+ * or where that cannot be.
+ */
 export function linkageOf(
   { steering }: Pick<BuildDocument, 'steering'>,
   stance: Stance,
 ): Linkage | undefined {
   const meant = steering && findLinkage(steering.linkage);
-  return meant?.suits(stance) === undefined ? linkagesFor(stance)[0] : meant;
+  const linkage = meant?.suits(stance) === undefined ? linkagesFor(stance)[0] : meant;
+  return linkage && withColumnJoints(linkage, steering?.made ?? []);
 }
 
 /**

@@ -1,36 +1,14 @@
 import { teller, type Finding } from '../../findings/finding.js';
 import { ARMS_TIRE } from '../../rider/figure.js';
-import { distance, dot, subtract, unit, type Vector } from '../../vector/vector.js';
-import { jointRatio, throughJoint } from '../ackermann.js';
+import { distance } from '../../vector/vector.js';
+import { columnEnds, jointsNeeded, leanOf, STEEP, unevenness } from '../columnJoints.js';
 import type { Sizes } from '../linkage.js';
 import type { MadeFrom, MadePart, MadeRow } from './madePart.js';
 
 const tell = teller('steering');
 
-/** A universal joint runs rough above this between its shafts, and is not built for more; degrees. Common practice, no source. */
-export const STEEP = { look: 30, stop: 45 } as const;
 /** A column is held at least every so many mm, and beside every joint. Common practice, no source. */
 export const HELD_EVERY = 300;
-
-/** Column from the hands to its lower end; mm. */
-function columnEnds({ steering }: MadeFrom): readonly [top: Vector, foot: Vector] | undefined {
-  const { points } = steering.built;
-  const [top, foot] = [points['steering.columnTop'], points['steering.plate'] ?? points['steering.pinion']];
-  return top && foot ? [top.at, foot.at] : undefined;
-}
-
-/** A shaft that leans off its own line by less needs no joint, degrees. Common practice, no source. */
-const STRAIGHT = 3;
-
-/** Between the line that the hands turn about and the line to the lower end, degrees. */
-function bendNeeded(from: MadeFrom): number {
-  const ends = columnEnds(from);
-  const { chain } = from.steering.built;
-  const body = chain.bodies[chain.driver];
-  if (!ends || body?.as !== 'turns') return 0;
-  const cosine = Math.abs(dot(unit(subtract(ends[0], ends[1])), body.axis));
-  return (Math.acos(Math.min(1, cosine)) * 180) / Math.PI;
-}
 
 const supportsNeeded = (long: number, joints: number): number =>
   Math.max(2, Math.ceil(long / HELD_EVERY)) + joints;
@@ -40,7 +18,7 @@ export const COLUMN: MadePart = {
   id: 'column',
   name: 'Column',
   about: 'From the hands to what pushes the rods: shafts and joints, bushes, a rest for height, braces.',
-  suits: (from) => columnEnds(from) !== undefined,
+  suits: ({ steering }) => columnEnds(steering.built) !== undefined,
   sizes: [
     { id: 'outer', name: 'Shaft', limits: [10, 60], meaning: 'Outer diameter of the shaft.' },
     {
@@ -64,6 +42,14 @@ export const COLUMN: MadePart = {
       limits: [-90, 90],
       meaning:
         'Of two joints: how far the yokes at the two ends of the middle shaft are turned against each other; 0 in one plane.',
+    },
+    {
+      id: 'yoke',
+      name: 'First yoke, straight ahead',
+      quantity: 'angle',
+      limits: [-90, 90],
+      meaning:
+        'The hands’ yoke at the first joint, turned out of the plane of the bend, with the wheels straight; 0 in it: the lower end is then slowest. 90 across it: quickest.',
     },
     {
       id: 'supports',
@@ -135,16 +121,15 @@ export const COLUMN: MadePart = {
     },
   ],
   start: (from) => {
-    const ends = columnEnds(from);
+    const ends = columnEnds(from.steering.built);
     const [top, foot] = ends ?? [
       [0, 0, 300],
       [0, 0, 0],
     ];
-    const lean = (Math.atan2(top[2] - foot[2], Math.abs(top[0] - foot[0])) * 180) / Math.PI;
-    const bend = bendNeeded(from);
-    const joints = bend < STRAIGHT ? 0 : bend <= STEEP.look ? 1 : 2;
+    const lean = leanOf([top, foot]);
+    const { joints, bend } = jointsNeeded(from.steering.built);
     return {
-      ...{ outer: 20, joints, bend: joints === 0 ? 0 : Math.round(bend / joints), phase: 0 },
+      ...{ outer: 20, joints, bend, phase: 0, yoke: 0 },
       supports: supportsNeeded(distance(top, foot), joints),
       ...{
         restRadius: 0,
@@ -155,7 +140,7 @@ export const COLUMN: MadePart = {
     };
   },
   make: (from, sizes, choices) => {
-    const [top, foot] = columnEnds(from) ?? [
+    const [top, foot] = columnEnds(from.steering.built) ?? [
       [0, 0, 0],
       [0, 0, 0],
     ];
@@ -207,31 +192,6 @@ export const COLUMN: MadePart = {
     };
   },
 };
-
-/** How unevenly the lower end turns: fastest and slowest against the hands, and the most that it is ahead or behind; degrees. */
-export function unevenness({ joints, bend, phase }: Sizes): {
-  readonly least: number;
-  readonly most: number;
-  readonly error: number;
-} {
-  const count = Math.round(joints!);
-  if (count === 0) return { least: 1, most: 1, error: 0 };
-  let [least, most, error] = [Infinity, 0, 0];
-  for (let angle = 0; angle <= 360; angle += 1) {
-    const first = throughJoint(angle, bend!);
-    const ratio = jointRatio(angle, bend!);
-    // In one plane the second joint’s driving yoke lies across the first one’s driven yoke.
-    const second = first + 90 + phase!;
-    const out = count === 1 ? first : throughJoint(second, bend!) - throughJoint(90 + phase!, bend!);
-    const whole = count === 1 ? ratio : ratio * jointRatio(second, bend!);
-    [least, most, error] = [
-      Math.min(least, whole),
-      Math.max(most, whole),
-      Math.max(error, Math.abs(out - angle)),
-    ];
-  }
-  return { least, most, error };
-}
 
 /** The slot of a rest: as long as its arc, and how far the hands come up. */
 function restRows({ restRadius, restLow, restHigh }: Sizes, long: number): MadeRow[] {
@@ -285,8 +245,20 @@ function columnFindings(
     ...(restRadius! > 0 && sizes.restHigh! <= sizes.restLow!
       ? [tell('rest-no-range', 'look', 'column', { low: sizes.restLow!, high: sizes.restHigh! })]
       : []),
+    ...restBeside(from, sizes),
     ...(sizes.outer! > sizes.clampBore! + 0.05
       ? [tell('shaft-too-thick', 'stop', 'column', { outer: sizes.outer!, bore: sizes.clampBore! })]
       : []),
   ];
 }
+
+/** A rest whose slot the column as it is drawn does not stand in. */
+function restBeside({ steering }: MadeFrom, { restRadius, restLow, restHigh }: Sizes): Finding[] {
+  const ends = columnEnds(steering.built);
+  if (!ends || restRadius! <= 0 || restHigh! <= restLow!) return [];
+  const angle = leanOf(ends);
+  if (angle > restLow! - WITHIN && angle < restHigh! + WITHIN) return [];
+  return [tell('rest-beside', 'look', 'column', { angle, low: restLow!, high: restHigh! })];
+}
+/** Less than this beside a slot's end nobody sets, degrees. */
+const WITHIN = 0.5;
