@@ -1,10 +1,13 @@
 import { expose } from 'comlink';
 import {
+  crowding,
+  frameStage,
   linkageOf,
   heldOf,
   Planner,
   searchLinkage,
   stanceStage,
+  steeringStage,
   type Proposal,
   type SearchOptions,
 } from '@larchwood/core';
@@ -25,14 +28,20 @@ const planning = {
   /** Looks for a linkage with less error; undefined where there is none, or it was told to stop. */
   search: async (
     document: BuildDocument,
-    options: SearchOptions,
+    options: Omit<SearchOptions, 'crowded'>,
     onProgress: (done: number) => void,
   ): Promise<Proposal | undefined> => {
     const mine = ++running;
     const on = planner.ask(stanceStage, document);
     const linkage = linkageOf(document, on);
     if (!linkage) return undefined;
-    const search = searchLinkage(linkage, on, heldOf(document, linkage, on), options);
+    const steering = planner.ask(steeringStage, document);
+    const search = searchLinkage(linkage, on, heldOf(document, linkage, on), {
+      ...options,
+      ...(steering?.ok
+        ? { crowded: crowding(document, planner.ask(frameStage, document), steering.steering.built) }
+        : {}),
+    });
     for (let since = performance.now(); ;) {
       const next = search.next();
       if (next.done) return next.value;

@@ -1,10 +1,17 @@
-import type { Piece } from '../frame/frame.js';
+import type { BuildDocument } from '@larchwood/format';
+import { fixedPart } from '../frame/apart.js';
+import type { Frame, Piece } from '../frame/frame.js';
 import { onPlate, type PlacedPlate } from '../frame/plates.js';
 import { rodsAlong } from '../frame/rods.js';
-import { rodFrom } from '../proximity/shapes.js';
+import { apart, boundsOf } from '../proximity/bounds.js';
+import { gap, leastPossible } from '../proximity/gap.js';
+import { rodFrom, type Rod } from '../proximity/shapes.js';
 import { positionsAt } from '../steering/pose.js';
-import { moved } from '../steering/chain.js';
+import { moved, type Positions } from '../steering/chain.js';
+import type { Built } from '../steering/linkage.js';
+import { STEERING_GROUP } from '../steering/parts.js';
 import type { Steering } from '../steering/steering.js';
+import type { SteeringSweep } from '../steering/sweep.js';
 import {
   add,
   cross,
@@ -33,14 +40,21 @@ type LinkageBody = Rods &
     /** It stands beside the wheel that it turns, on a leg of its fork. */
     readonly besideWheel: boolean;
   };
+interface PartOfLinkage {
+  /** Where it is when the bodies of the linkage have gone so far. */
+  readonly when: (positions: Positions) => Rod;
+}
 
 /** Rods, arms and shafts of a linkage as they move with the steering; of twins both are one. */
-export function linkageBodies({ built, sweep }: Steering, pieces: readonly Piece[]): readonly LinkageBody[] {
+export function linkageBodies(
+  { built, sweep }: Pick<Steering, 'built' | 'sweep'>,
+  pieces: readonly Piece[],
+): readonly (LinkageBody & PartOfLinkage)[] {
   const { chain, parts, points } = built;
   const wheels = Object.values(chain.wheels);
-  const placeOf = (name: string, steer: number): Vector => {
+  const placeOf = (name: string, positions: Positions): Vector => {
     const { body, at } = points[name]!;
-    return body === undefined ? at : moved(chain, { body, at }, positionsAt(sweep, wheels, steer));
+    return body === undefined ? at : moved(chain, { body, at }, positions);
   };
   const carriers = (start: Vector, end: Vector) =>
     pieces.filter((piece) => carries(piece, start, end)).map(({ member }) => member.id);
@@ -49,12 +63,14 @@ export function linkageBodies({ built, sweep }: Steering, pieces: readonly Piece
     const half = made?.section.shape === 'round' ? made.section.diameter / 2 : HALF[as];
     const still = points[from]!.body === undefined && points[to]!.body === undefined;
     const [start, end] = [points[from]!.at, points[to]!.at];
+    const when = (positions: Positions) => rodFrom(placeOf(from, positions), placeOf(to, positions), half);
     return {
       // The steering's own, not of a side: the nearer of two twins is told.
       name: nameInText(name).replace(/^(left|right) /, ''),
       sort: 'metal',
       moves: still ? {} : { steer: true },
-      at: ({ steer }) => [rodFrom(placeOf(from, steer), placeOf(to, steer), half)],
+      at: ({ steer }) => [when(positionsAt(sweep, wheels, steer))],
+      when,
       // A shaft turns where it stands: what holds it may come as near as it likes.
       ...(as === 'shaft' && still ? { wanted: 0 } : {}),
       touches: (piece) =>
@@ -64,6 +80,53 @@ export function linkageBodies({ built, sweep }: Steering, pieces: readonly Piece
       besideWheel: as === 'arm' && points[to]!.body === 'fork',
     };
   });
+}
+
+/** A piece of this size round the linkage is looked at, mm: no search moves anything further. */
+const ROUND = 250;
+/** Places of a sweep that are looked at. */
+const LOOKED = 30;
+
+/**
+ * How near a linkage comes to the tubes of its frame, wherever it goes: for a search that tries many of them.
+ * @param document gap that is wanted of metal, mm; and what of the frame is made apart
+ * @returns for a linkage and its sweep, mm that the nearest is too near; 0 where all stand clear
+ */
+export function crowding(
+  document: Pick<BuildDocument, 'seat' | 'frame'>,
+  frame: Frame,
+  { points }: Built,
+): (built: Built, sweep: SteeringSweep) => number {
+  const wanted = document.seat.gaps.metal;
+  const around = boundsOf(
+    Object.values(points).map(({ at }) => at),
+    ROUND,
+  );
+  const near = fixedPart(document, frame)
+    .pieces.map((piece) => ({
+      piece,
+      rods: rodsAlong(piece)
+        .map(({ from, to, radius }) => rodFrom(from, to, radius))
+        .filter(({ from, to, radius }) => !apart(around, boundsOf([from, to], radius))),
+    }))
+    .filter(({ rods }) => rods.length > 0);
+  const pieces = frame.pieces.filter(
+    (piece) => piece.member.group === STEERING_GROUP || near.some((each) => each.piece === piece),
+  );
+  return (built, sweep) => {
+    let least = wanted;
+    const stride = Math.max(1, Math.round((sweep.steps.length - 1) / LOOKED));
+    for (const body of linkageBodies({ built, sweep }, pieces)) {
+      if (!body.moves.steer) continue;
+      const others = near.filter(({ piece }) => !body.touches(piece)).flatMap(({ rods }) => rods);
+      for (let step = 0; step < sweep.steps.length; step += stride) {
+        const rod = body.when(sweep.steps[step]!.positions);
+        for (const other of others)
+          if (leastPossible(rod, other) < least) least = Math.min(least, gap(rod, other));
+      }
+    }
+    return wanted - least;
+  };
 }
 
 /** Tubes and plates of a made fork, which turn with their wheel. */

@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { formatAngle, lengthBothWays, searchable, success } from '@larchwood/core';
+import {
+  formatAngle,
+  lengthBothWays,
+  searchable,
+  success,
+  type LengthDisplay,
+  type Proposal,
+} from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
@@ -18,6 +25,28 @@ const SIXTEENTH = 25.4 / 16;
 const STEPS = { mm: 1, inch: SIXTEENTH } as const;
 const PITCH_LIMITS = [2, 100] as const;
 const ANGLE_STEP = 0.5;
+
+/** How near it comes to the tubes of the frame, where that is too near. */
+function Room({
+  before,
+  after,
+  units,
+}: Pick<Proposal, 'before' | 'after'> & { readonly units: LengthDisplay }) {
+  if (before.crowded < LEAST_ROOM) return <p className="text-quiet">It stays clear of every tube.</p>;
+  const near = (crowded: number) => <Measure value={crowded} quantity="length" display={units} digits={1} />;
+  return (
+    <p>
+      A rod or an arm is {near(before.crowded)} too near to a tube;{' '}
+      {after.crowded < LEAST_ROOM ? (
+        'then it stands clear.'
+      ) : (
+        <>then {near(after.crowded)}. These sizes alone do not bring it clear: see Seat, Clearances.</>
+      )}
+    </p>
+  );
+}
+/** Less than this nobody measures, mm. */
+const LEAST_ROOM = 0.1;
 
 /** Sizes that are left free are moved until the front wheels roll about one centre as nearly as can be. */
 export function ProposalGroup({ linkage, held }: Known) {
@@ -108,7 +137,8 @@ export function ProposalGroup({ linkage, held }: Known) {
       <div role="status">
         {found && !proposal && (
           <p className="px-4 pb-2 text-quiet">
-            Nothing better with these sizes free, {lengthBothWays(step)} at a time.
+            Nothing better with these sizes free, {lengthBothWays(step)} at a time: less error would bring a
+            rod or an arm nearer to a tube or a tyre, or short of the lock.
           </p>
         )}
         {proposal && (
@@ -121,6 +151,7 @@ export function ProposalGroup({ linkage, held }: Known) {
               {formatAngle(Math.abs(proposal.before.worst), 1)}, then{' '}
               {formatAngle(Math.abs(proposal.after.worst), 1)}. {proposal.looked} linkages looked at.
             </p>
+            <Room {...proposal} units={document.units} />
             <table className="my-1 w-full">
               <tbody>
                 {proposal.changes.map(({ id, from, to }) => (

@@ -5,10 +5,12 @@ import { useEditor } from '../../editor/editor';
 import { planning } from '../../planning/useSlow';
 import { useSteeringMotion } from './motion';
 
+type Options = Omit<SearchOptions, 'crowded'>;
+
 export interface Search {
   /** From 0 to 1 while it runs. */
   readonly progress: number | undefined;
-  readonly look: (options: SearchOptions) => void;
+  readonly look: (options: Options) => void;
   readonly stop: () => void;
 }
 
@@ -18,16 +20,16 @@ export function useSearch(): Search {
   const { propose } = useSteeringMotion();
   const [progress, setProgress] = useState<number>();
   const turn = useRef(0);
-  const { steering, stance, wheels, seat } = document;
+  const { steering, stance, wheels, seat, frame } = document;
   const stop = useCallback(() => {
     turn.current += 1;
     setProgress(undefined);
     void planning().stop();
   }, []);
-  // What is looked for is looked for the linkage as it is: a change of it stops the search.
-  useEffect(() => stop, [steering, stance, wheels, seat, stop]);
+  // What is looked for is looked for the linkage as it is, among the tubes as they are: a change of them stops the search.
+  useEffect(() => stop, [steering, stance, wheels, seat, frame, stop]);
   const look = useCallback(
-    (options: SearchOptions) => {
+    (options: Options) => {
       const mine = ++turn.current;
       const of = present();
       setProgress(0);
