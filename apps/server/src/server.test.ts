@@ -67,7 +67,7 @@ describe('builds over HTTP, on a real SQLite file', () => {
     database.prepare('update revision set document = ? where build_id = ?').run(old, build.id);
     database.close();
     expect((await call<StoredBuild>('GET', `builds/${build.id}`)).body.document).toMatchObject({
-      version: 11,
+      version: 12,
       stance: { held: { axleToCrown: 383, frontTravel: 0, saddleHeight: 725 } },
       mass: { lumps: expect.arrayContaining([expect.objectContaining({ name: 'Front wheel' })]) },
     });

@@ -62,6 +62,7 @@ export {
   sizeAt,
   type SectionProperties,
   type Size,
+  isBar,
 } from './frame/sections.js';
 export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame/gauge.js';
 export { outlineOf, type Outline } from './frame/outline.js';
@@ -232,7 +233,14 @@ export * from './steering/readings.js';
 export * from './steering/pose.js';
 export type { Linkage, LinkagePart, LinkageSize } from './steering/linkage.js';
 export { stepAt, sweepOf, type SteeringStep, type SteeringSweep } from './steering/sweep.js';
-export { withSteeringParts, withoutSteeringParts, partsFollowing } from './start/steeringParts.js';
+export {
+  collarFollowing,
+  HEAD_TUBE,
+  partsFollowing,
+  withCollar,
+  withoutSteeringParts,
+  withSteeringParts,
+} from './start/steeringParts.js';
 export { hasSteeringParts, STEERING_GROUP } from './steering/parts.js';
 export {
   MADE_PARTS,

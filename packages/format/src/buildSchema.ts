@@ -127,7 +127,7 @@ export type Rider = Brief['riders'][number];
 export const BuildSchema = Type.Object(
   {
     format: Type.Literal('larchwood-build'),
-    version: Type.Literal(11),
+    version: Type.Literal(12),
     name: name('Name of the build'),
     kind: literals('Kind of vehicle', ...KIND_IDS),
     startingSet: id('The set the build was started from; chooses the usual bands'),
@@ -173,7 +173,7 @@ export const BuildSchema = Type.Object(
     paper: PaperSchema,
   },
   {
-    $id: 'larchwood-build-11',
+    $id: 'larchwood-build-12',
     title: 'Larchwood build, version 10',
     description:
       'Lengths in millimetres, angles in degrees, masses in kilograms, axes ISO 8855 (x forward, y left, z up).',
@@ -181,5 +181,5 @@ export const BuildSchema = Type.Object(
   },
 );
 export type BuildDocument = Static<typeof BuildSchema>;
-export const FORMAT_VERSION = 11;
+export const FORMAT_VERSION = 12;
 export const FILE_SUFFIX = '.larchwood.json';

@@ -11,7 +11,7 @@ const ButtSchema = closed(
   'One thick end of a butted tube',
 );
 const outer = (about: string) => number(4, 300, `${about}, mm`);
-const wall = number(0.3, 30, 'Wall, mm; of the thin middle when butted');
+const wall = number(0.3, 30, 'Wall, mm; of the thin middle when butted; half of a round bar that is solid');
 const sectionId = id('Reference used by members');
 const sectionName = name('As sold, e.g. 28.6 x 0.9');
 

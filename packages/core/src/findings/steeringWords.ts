@@ -96,6 +96,11 @@ export const STEERING_WORDS: Words<keyof SteeringFindings> = {
     text: `${mm(outer)} of shaft, ${mm(bore)} of bore.`,
     remedies: ['Choose another stem or boss', 'Turn the shaft’s end down'],
   }),
+  'boss-thin': ({ wall, wanted }, { mm }) => ({
+    title: 'The stub axle’s boss is thin round its bore',
+    text: `${mm(wall)} of wall; ${mm(wanted)} wanted.`,
+    remedies: ['Use a thicker boss', 'Choose a smaller kingpin'],
+  }),
   'collar-thin': ({ wall, wanted }, { mm }) => ({
     title: 'The collar is thin outside of its bearing',
     text: `${mm(wall)} of wall; ${mm(wanted)} wanted.`,

@@ -227,6 +227,7 @@ export interface SteeringFindings {
   'rest-no-range': { low: number; high: number };
   'rest-beside': { angle: number; low: number; high: number };
   'shaft-too-thick': { outer: number; bore: number };
+  'boss-thin': { wall: number; wanted: number };
   'collar-thin': { wall: number; wanted: number };
   'collar-short': { length: number; needs: number };
 }

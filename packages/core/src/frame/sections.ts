@@ -23,6 +23,10 @@ export function sizeAt(section: Section, memberLength: number, fromStart: number
   return { width: diameter, height: diameter };
 }
 
+/** Whether a section is a solid bar: a round one whose wall is half of it. */
+export const isBar = (section: Section): boolean =>
+  section.shape === 'round' && section.wall >= section.diameter / 2 - 1e-6;
+
 /** The larger outer size of a section, mm. */
 export const acrossOf = (section: Section): number =>
   section.shape === 'round' ? section.diameter : Math.max(section.width, section.height);

@@ -42,17 +42,19 @@ describe('a table of tube sections', () => {
     expect(of('od,gauge\n25,99').not[0]).toMatch(/No gauge 99/);
     expect(of('width;height;wall;corner\n40;20;2;3', 'inch').not).toHaveLength(1);
     expect(of('width;height;wall;corner\n40;20;2;3').sections[0]).toMatchObject({ corner: 3 });
+    expect(of('shape,diameter,wall\nround,17,8.5').sections[0]).toMatchObject({ name: 'Bar 17', wall: 8.5 });
+    expect(of('shape,width,height,wall\noval,17,17,8.5').not[0]).toMatch(/leaves no bore/);
   });
   it('tells each row that is none: why, and where', () => {
     const { sections, not } = of(
-      'shape,diameter,wall\nround,25,1\nround,25.0,1.00\nstar,25,1\nround,abc,1\nround,25,12.5\nround,301,2\nround,25,\nround,300,30',
+      'shape,diameter,wall\nround,25,1\nround,25.0,1.00\nstar,25,1\nround,abc,1\nround,25,12.6\nround,301,2\nround,25,\nround,300,30',
     );
     expect(sections.map(({ id }) => id)).toEqual(['own-round-25x1', 'own-round-300x30']);
     expect(not.map((each) => each.replace(/“.*?”/, '…'))).toEqual([
       'row 3: It is the same as row 2.',
       'row 4: … is no shape: round, square, rectangular or oval.',
       expect.stringMatching(/^row 5: width: /) as string,
-      'row 6: Twice the wall leaves no bore.',
+      'row 6: Twice the wall leaves no bore. For a solid bar the wall is half the diameter.',
       'row 7: width: between 4 and 300 mm is wanted.',
       expect.stringMatching(/^row 8: wall: /) as string,
     ]);

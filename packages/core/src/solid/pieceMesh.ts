@@ -1,4 +1,5 @@
 import type { Piece } from '../frame/frame.js';
+import { isBar } from '../frame/sections.js';
 import { outlineOf, WALL_LINES, type Outline } from '../frame/outline.js';
 import { carried, pointOn } from '../frame/path.js';
 import { sizeAt } from '../frame/sections.js';
@@ -99,14 +100,17 @@ export function pieceMesh(piece: Piece, cut: PieceCut, every: number, inside = t
   };
   skin(outer, 'outer', 1);
   if (!inside) return builder.mesh();
-  skin(rings, 'inner', -1);
+  // A solid bar has no inside; its faces run from the rim to the axis, which a cope leaves where it meets its host.
+  const solid = isBar(piece.section);
+  if (!solid) skin(rings, 'inner', -1);
   const face = (ring: Ring, outward: Vector, flipped: boolean) => {
+    if (solid) return disc(ring.outer, outward, flipped, ring.inner[0]!);
     const rim = ring.outer.map((at) => builder.point(at, outward));
     const bore = ring.inner.map((at) => builder.point(at, outward));
     builder.between(rim, bore, flipped);
   };
-  const disc = (ring: readonly Vector[], normal: Vector, flipped: boolean) => {
-    const hub = builder.point(middleOf(ring), normal);
+  const disc = (ring: readonly Vector[], normal: Vector, flipped: boolean, middle = middleOf(ring)) => {
+    const hub = builder.point(middle, normal);
     const rim = ring.map((at) => builder.point(at, normal));
     rim.forEach((point, index) => {
       const next = rim[(index + 1) % rim.length]!;

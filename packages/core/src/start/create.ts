@@ -37,7 +37,7 @@ export function createBuild(options: CreateOptions): Result<BuildDocument> {
   const byMarking = (marking: string) => ({ by: 'marking' as const, marking, sag: 0 });
   const document: BuildDocument = {
     format: 'larchwood-build',
-    version: 11,
+    version: 12,
     name: options.name,
     kind: kind.id,
     startingSet: set.id,

@@ -3,6 +3,7 @@ import { findKind } from '../stance/kinds/registry.js';
 import { findLayout } from '../frame/layouts/registry.js';
 import { MATERIALS } from '../frame/materials.js';
 import type { BuildDocument, Section } from '@larchwood/format';
+import { isBar } from '../frame/sections.js';
 import { STEERING_POINTS } from '../steering/linkage.js';
 import { asSentence, withArticle } from '../words.js';
 import { profileFaults } from '../fixture/profile.js';
@@ -160,7 +161,7 @@ function spanFaults({ seat }: BuildDocument): Fault[] {
   );
 }
 
-/** A tube needs a bore, all along. */
+/** A tube needs a bore, all along; a round bar that is solid has a wall of half of it, and is as thick all along. */
 function sectionFaults(sections: readonly Section[]): Fault[] {
   return sections.flatMap((section, index) => {
     const path = `/frame/sections/${index}`;
@@ -185,7 +186,8 @@ function sectionFaults(sections: readonly Section[]): Fault[] {
     );
     if (taper && taper.diameter > diameter)
       faults.push({ path: `${path}/taper/diameter`, message: 'The small end is larger than the tube.' });
-    bore(wall, smallest, 'wall');
+    if (butts || taper || ovalEnd || !isBar(section) || 2 * wall > diameter + 1e-6)
+      bore(wall, smallest, 'wall');
     if (butts)
       for (const end of ['start', 'end'] as const) bore(butts[end].wall, smallest, `butts/${end}/wall`);
     return faults;

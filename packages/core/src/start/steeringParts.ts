@@ -1,7 +1,7 @@
-import type { BuildDocument, FrameData } from '@larchwood/format';
-import { withSections } from '../frame/edit/graph.js';
+import type { BuildDocument, FrameData, RoundSection } from '@larchwood/format';
+import { chooseSection, withSections } from '../frame/edit/graph.js';
 import type { Stance } from '../stance/stance.js';
-import { madeOf, steeringGraph } from '../steering/made/registry.js';
+import { madeOf, steeringGraph, type MadeOne } from '../steering/made/registry.js';
 import { hasSteeringParts, linkageParts, STEERING_GROUP, type GraphParts } from '../steering/parts.js';
 import type { Steering } from '../steering/steering.js';
 
@@ -35,6 +35,24 @@ export function withSteeringParts(
     steeringGraph(steering, made),
     new Set([...own.members, ...own.plates].map(({ id }) => id)),
   );
+}
+
+/** Id of a frame's head tube, in every layout that has one. */
+export const HEAD_TUBE = 'headTube';
+const ofCollar = (section: string): boolean => section.startsWith('collar-');
+
+/** The head tube as a collar that is made in its place: its copes follow. As it is, where there is none. */
+export function withCollar(document: BuildDocument, section: RoundSection): BuildDocument {
+  return chooseSection([HEAD_TUBE], section)(document);
+}
+
+/** After a change of what is made: a head tube that is a collar is one of the sizes that it has now. */
+export function collarFollowing(document: BuildDocument, made: readonly MadeOne[]): BuildDocument {
+  const now = made.find(({ result }) => result.headTube)?.result.headTube;
+  const head = document.frame.members.find(({ id }) => id === HEAD_TUBE);
+  return now && head && ofCollar(head.section) && head.section !== now.id
+    ? withCollar(document, now)
+    : document;
 }
 
 /** @param chosen ids of pieces whose section, material and cuts are the builder's */
@@ -77,7 +95,7 @@ function withParts(document: BuildDocument, made: GraphParts, chosen: ReadonlySe
       plates: [...bare.plates, ...plates],
     },
   };
-  return withSections(next);
+  return withSections(next, made.sections);
 }
 
 /** After a change of the linkage: its pieces are made again where there are some. */

@@ -1,4 +1,4 @@
-import type { FrameData, Member, Node, Plate } from '@larchwood/format';
+import type { FrameData, Member, Node, Plate, Section } from '@larchwood/format';
 import { cross, dot, length, squareTo, subtract, unit, type Vector } from '../vector/vector.js';
 import type { LinkagePart } from './linkage.js';
 import type { Steering } from './steering.js';
@@ -8,6 +8,8 @@ export interface GraphParts {
   readonly nodes: readonly Node[];
   readonly members: readonly Omit<Member, 'piece'>[];
   readonly plates: readonly Omit<Plate, 'piece'>[];
+  /** Sections that no library has: bars that are turned, and what is bored. */
+  readonly sections?: readonly Section[];
 }
 
 /** The group that a linkage's parts stand in. */

@@ -1,3 +1,4 @@
+import { isBar } from '../frame/sections.js';
 import type { BuildDocument, Hole } from '@larchwood/format';
 import type { Frame, Piece } from '../frame/frame.js';
 import type { PieceCut } from '../joints/cut.js';
@@ -9,8 +10,8 @@ export const VENT = { diameter: 3, fromCope: 12 } as const;
 const OPEN: ReadonlySet<string> = new Set(['plain', 'slotted']);
 
 /** Closed at both ends once it is welded, with no hole in it: it bursts its last weld open. */
-export const isShut = ({ member: { ends, holes = [] }, supplied }: Piece): boolean =>
-  !supplied && !OPEN.has(ends.start.cut) && !OPEN.has(ends.end.cut) && holes.length === 0;
+export const isShut = ({ member: { ends, holes = [] }, section, supplied }: Piece): boolean =>
+  !supplied && !isBar(section) && !OPEN.has(ends.start.cut) && !OPEN.has(ends.end.cut) && holes.length === 0;
 
 /** Where a member gets its vent: from the longest point of its start, as cut; mm. */
 export interface Vent {

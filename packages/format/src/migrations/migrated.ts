@@ -8,6 +8,7 @@ import { fromVersion7 } from './version7.js';
 import { fromVersion8 } from './version8.js';
 import { fromVersion9 } from './version9.js';
 import { fromVersion10 } from './version10.js';
+import { fromVersion11 } from './version11.js';
 
 /** From each earlier version to the next; literal data only, so that a file loads the same for ever. */
 const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknown>)[] = [
@@ -21,6 +22,7 @@ const STEPS: readonly ((value: Record<string, unknown>) => Record<string, unknow
   fromVersion8,
   fromVersion9,
   fromVersion10,
+  fromVersion11,
 ];
 
 /** A document of an earlier version as this version writes it; one that is no build, or not older, comes back as it is. */

@@ -1,9 +1,17 @@
 import { importSTEP, makeVertex, measureDistanceBetween, type Shape3D } from 'replicad';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { surroundingsOf, wallPoint, type Plan, type Vector } from '@larchwood/core';
+import {
+  steeringOf,
+  surroundingsOf,
+  wallPoint,
+  withSteeringParts,
+  type Plan,
+  type Vector,
+} from '@larchwood/core';
+import type { BuildDocument } from '@larchwood/format';
 import { DEMO } from '../../../../testing/demo.js';
 import { KIT } from '../../../../testing/kit.js';
-import { planMade } from '../../../../testing/made.js';
+import { made, planMade, stanceMade } from '../../../../testing/made.js';
 import { frameStep, pieceStep } from './frameStep.js';
 import { modellerFrom } from './modeller.js';
 import { triple, volumeOf } from './shapes.js';
@@ -17,6 +25,19 @@ const outsideBy = (shape: Shape3D, at: Vector): number =>
   measureDistanceBetween(shape, makeVertex(triple(at)));
 const planOf = (name: string): Plan => planMade(DEMO.find((each) => each.name === name)!);
 const readBack = async (step: string): Promise<Shape3D> => (await importSTEP(new Blob([step]))) as Shape3D;
+/** The kart of the starting set with its yokes, kingpins and stub axles among its pieces. */
+function withKnuckles(): BuildDocument {
+  const document = made('kart', 'ladder');
+  const stance = stanceMade(document);
+  const usual = steeringOf(document, stance);
+  if (!usual?.ok) throw new Error(JSON.stringify(usual));
+  const { linkage, held } = usual.steering;
+  const own = {
+    ...document,
+    steering: { linkage, held, made: [{ what: 'knuckles', sizes: {}, choices: {}, found: {} }] },
+  } as BuildDocument;
+  return withSteeringParts(own, stance, usual.steering);
+}
 /** Volume of a plate by its mass; mm3. */
 const STEEL = 7850e-9;
 
@@ -59,6 +80,24 @@ describe('solids', () => {
       }
     },
   );
+  it('a kart’s kingpins, bosses and stub axles, bars and bored, are made as the core has them', () => {
+    const plan = planMade(withKnuckles());
+    const around = surroundingsOf(plan.frame);
+    for (const id of ['steering-kingpin:left', 'steering-boss:left', 'steering-stub:left']) {
+      const piece = plan.frame.pieces.find((each) => each.id === id)!;
+      const cut = plan.cuts.find((each) => each.piece === id);
+      if (!cut) {
+        expect(piece.supplied, id).toBe(true);
+        continue;
+      }
+      const { shape, facets } = pieceSolid(piece, cut, [], around);
+      expect(facets, id).toBeUndefined();
+      expect(Math.abs(volumeOf(shape) / (cut.mass / (piece.density * 1e-9)) - 1), id).toBeLessThan(0.004);
+      for (const end of cut.ends)
+        for (let line = 15; line < 360; line += 50)
+          expect(outsideBy(shape, wallPoint(end, line, end.edge.outer[line]!)), id).toBeLessThan(0.01);
+    }
+  });
   it('a frame reads back with each piece’s metal, by its name; the same plan gives the same solids', async () => {
     const plan = planOf('Orchard ladder');
     const head = { name: 'Orchard ladder', date: '2026-01-02T00:00:00' };

@@ -3,6 +3,7 @@ import {
   findKind,
   formatExactly,
   formatLength,
+  isBar,
   readDimensions,
   readReadings,
   readScales,
@@ -161,5 +162,6 @@ function sizesText(section: Section, units: BuildDocument['units']): string {
   const say = (mm: number) => formatLength(mm, units, 1, true);
   const outer =
     section.shape === 'round' ? say(section.diameter) : `${say(section.width)} × ${say(section.height)}`;
+  if (isBar(section)) return `round bar, ${outer}`;
   return `${section.shape}, ${outer} × ${formatExactly(section.wall, units, true)}`;
 }

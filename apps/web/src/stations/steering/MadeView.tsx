@@ -2,8 +2,10 @@ import { useState } from 'react';
 import {
   failure,
   formatAngle,
+  HEAD_TUBE,
   MADE_PARTS,
   withArticle,
+  withCollar,
   type MadeFrom,
   type MadeOne,
   type MadePart,
@@ -13,7 +15,7 @@ import {
   type Result,
   type Steering,
 } from '@larchwood/core';
-import type { BuildDocument, Made } from '@larchwood/format';
+import type { BuildDocument, Made, RoundSection } from '@larchwood/format';
 import { outlineShape } from '@larchwood/outputs';
 import { useEditor } from '../../editor/editor';
 import { OutputButton } from '../../files/OutputButton';
@@ -90,7 +92,7 @@ export function MadeView({
             part={part}
             made={made}
             one={one}
-            start={part.start(from)}
+            from={from}
             units={document.units}
             onPut={put}
             onSettle={settle}
@@ -113,14 +115,17 @@ interface SectionProps {
   readonly part: MadePart;
   readonly made: Made;
   readonly one: MadeOne;
-  readonly start: Readonly<Record<string, number>>;
+  readonly from: MadeFrom;
   readonly units: BuildDocument['units'];
   readonly onPut: (key: string, made: Made) => Result<true>;
   readonly onSettle: () => void;
   readonly onTakeOut: () => void;
 }
 
-function MadeSection({ part, made, one, start, units, onPut, onSettle, onTakeOut }: SectionProps) {
+const always = () => true;
+
+function MadeSection({ part, made, one, from, units, onPut, onSettle, onTakeOut }: SectionProps) {
+  const start = part.start(from);
   const [trial, setTrial] = useState(Object.keys(made.found).length > 0);
   const tried = part.sizes.filter((size) => size.tried);
   const key = `steering.made.${part.id}`;
@@ -150,18 +155,20 @@ function MadeSection({ part, made, one, start, units, onPut, onSettle, onTakeOut
               />
             </div>
           ))}
-          {part.sizes.map((size) => (
-            <SizeRow
-              key={size.id}
-              size={size}
-              value={made.sizes[size.id] ?? start[size.id]!}
-              own={size.id in made.sizes}
-              field={`${key}.sizes.${size.id}`}
-              onCommit={(value) =>
-                onPut(`${key}.sizes.${size.id}`, { ...made, sizes: { ...made.sizes, [size.id]: value } })
-              }
-            />
-          ))}
+          {part.sizes
+            .filter(({ suits = always }) => suits(from))
+            .map((size) => (
+              <SizeRow
+                key={size.id}
+                size={size}
+                value={made.sizes[size.id] ?? start[size.id]!}
+                own={size.id in made.sizes}
+                field={`${key}.sizes.${size.id}`}
+                onCommit={(value) =>
+                  onPut(`${key}.sizes.${size.id}`, { ...made, sizes: { ...made.sizes, [size.id]: value } })
+                }
+              />
+            ))}
         </div>
         <div>
           <table className="w-full">
@@ -200,6 +207,7 @@ function MadeSection({ part, made, one, start, units, onPut, onSettle, onTakeOut
             ))}
         </div>
       </div>
+      {one.result.headTube && <HeadTube section={one.result.headTube} />}
       {one.result.outlines.length > 0 && (
         <div className="mt-3 flex flex-wrap gap-4">
           {one.result.outlines.map((outline) => (
@@ -218,6 +226,28 @@ function MadeSection({ part, made, one, start, units, onPut, onSettle, onTakeOut
         ))}
       </ol>
     </article>
+  );
+}
+
+/** What is made in place of a bought head tube: that the tubes are cut to fit it. */
+function HeadTube({ section }: { readonly section: RoundSection }) {
+  const { document, edit, settle } = useEditor('document', 'edit', 'settle');
+  const head = document.frame.members.find(({ id }) => id === HEAD_TUBE);
+  if (!head) return null;
+  if (head.section === section.id)
+    return <p className="mt-2 text-quiet">The head tube is this collar: the tubes are cut to fit it.</p>;
+  return (
+    <p className="mt-2 flex flex-wrap items-center gap-3">
+      <span>The frame still has a bought head tube; the tubes are cut to fit that.</span>
+      <Button
+        onClick={() => {
+          edit('steering.made.collar.head', (before) => withCollar(before, section));
+          settle();
+        }}
+      >
+        Make the head tube of it
+      </Button>
+    </p>
   );
 }
 

@@ -1,4 +1,5 @@
 import {
+  collarFollowing,
   hasSteeringParts,
   heldOf,
   linkageOf,
@@ -90,13 +91,12 @@ const withMade = (
   { steering }: Known,
   made: readonly Made[],
 ): BuildDocument => {
-  const next = { ...document, steering: { ...document.steering!, made: [...made] } };
-  if (!steering) return next;
+  const besides = { ...document, steering: { ...document.steering!, made: [...made] } };
+  if (!steering) return besides;
   // What stands in the frame follows; a part that comes with pieces of its own brings them in.
-  const pieces = steeringGraph(
-    steering,
-    madeOf(made, { stance, steering, tyreGap: document.seat.gaps.tyre }),
-  );
+  const all = madeOf(made, { stance, steering, tyreGap: document.seat.gaps.tyre });
+  const next = collarFollowing(besides, all);
+  const pieces = steeringGraph(steering, all);
   const own = pieces.members.some(({ id }) => id.startsWith('steering-fork'));
   return own || hasSteeringParts(document.frame) ? withSteeringParts(next, stance, steering) : next;
 };

@@ -1,5 +1,11 @@
+import type { Node, RoundSection } from '@larchwood/format';
 import { teller, type Finding } from '../../findings/finding.js';
+import { along, subtract, unit, type Vector } from '../../vector/vector.js';
+import { columnEnds } from '../columnJoints.js';
+import type { Sizes } from '../linkage.js';
+import type { GraphParts } from '../parts.js';
 import type { MadePart } from './madePart.js';
+import { boredOf, madePiece, tiedNode } from './pieces.js';
 
 const tell = teller('steering');
 
@@ -68,6 +74,13 @@ export const COLLAR: MadePart = {
       limits: [0, 10],
       meaning: 'Left on for facing the ends square after welding.',
     },
+    {
+      id: 'along',
+      name: 'Collar, up the column',
+      limits: [0, 1500],
+      meaning: 'From the column’s lower end to the collar’s lower face, along the column.',
+      suits: ({ steering }) => columnEnds(steering.built) !== undefined,
+    },
   ],
   choices: [
     {
@@ -81,10 +94,13 @@ export const COLLAR: MadePart = {
     },
   ],
   start: ({ stance }) => ({
-    ...{ bearingOuter: 42, bearingInner: 25, race: 12, proud: 0, outer: 54, facing: 1 },
+    ...{ bearingOuter: 42, bearingInner: 25, race: 12, proud: 0, outer: 54, facing: 1, along: 40 },
     length: Math.round(stance.values.headTubeLength ?? 110),
   }),
-  make: (_, sizes, choices) => {
+  make: ({ stance, steering }, sizes, choices) => {
+    const section = boredOf('collar', sizes.outer!, sizes.bearingInner! + ROUND_STEERER);
+    const column = columnEnds(steering.built);
+    const head = stance.values.headTubeLength;
     const recess = sizes.race! - sizes.proud!;
     const wall = (sizes.outer! - sizes.bearingOuter!) / 2;
     const shoulder = (sizes.bearingOuter! - sizes.bearingInner!) / 2 - 2;
@@ -107,6 +123,10 @@ export const COLLAR: MadePart = {
         { name: 'Wall outside of the race', value: wall, quantity: 'length' },
         { name: 'Cut', value: sizes.length! + 2 * sizes.facing!, quantity: 'length' },
         { name: 'Between the shoulders', value: sizes.length! - 2 * recess, quantity: 'length' },
+        { name: 'Bored through', value: sizes.bearingInner! + ROUND_STEERER, quantity: 'length' },
+        ...(column || head === undefined
+          ? []
+          : [{ name: 'Head tube, as it is drawn', value: head, quantity: 'length' as const }]),
       ],
       outlines: [
         {
@@ -114,7 +134,7 @@ export const COLLAR: MadePart = {
           outline: circle(sizes.outer! / 2),
           holes: [
             { at: [0, 0], diameter: sizes.bearingOuter!, name: 'recess' },
-            { at: [0, 0], diameter: Math.max(1, sizes.bearingInner! + 4), name: 'bore' },
+            { at: [0, 0], diameter: sizes.bearingInner! + ROUND_STEERER, name: 'bore' },
           ],
         },
       ],
@@ -124,10 +144,32 @@ export const COLLAR: MadePart = {
         'Face both ends square and bore the recesses after welding, in one setting.',
         ...KINDS[bearingOf(choices)],
       ],
+      ...(column ? { parts: onColumn(column, sizes, section) } : { headTube: section }),
       findings,
     };
   },
 };
+
+/** The bore is so much wider than what goes through it, mm. Common practice, no source. */
+const ROUND_STEERER = 4;
+
+/** A collar that a column runs in, as a piece of the frame. */
+function onColumn(
+  [top, foot]: readonly [Vector, Vector],
+  { along: up, length }: Sizes,
+  section: RoundSection,
+): GraphParts {
+  const way = unit(subtract(top, foot));
+  // Its nodes hang on the column's upper end: that is where the hands are, whatever is on its lower one.
+  const at = (id: string, name: string, high: number): Node =>
+    tiedNode(`collar-${id}`, `Collar: ${name}`, 'steering.columnTop', subtract(along(foot, way, high), top));
+  return {
+    nodes: [at('foot', 'lower face', up!), at('top', 'upper face', up! + length!)],
+    members: [madePiece('collar', 'Collar', ['collar-foot', 'collar-top'], section.id)],
+    plates: [],
+    sections: [section],
+  };
+}
 
 const circle = (radius: number): [number, number][] =>
   Array.from({ length: 72 }, (_, index) => {

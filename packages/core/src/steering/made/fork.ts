@@ -1,10 +1,11 @@
-import type { Member, Node, Plate } from '@larchwood/format';
+import type { Node, Plate } from '@larchwood/format';
 import { teller, type Finding } from '../../findings/finding.js';
 import { add, along, dot, scale, squareTo, subtract, unit, type Vector } from '../../vector/vector.js';
 import { lying, STEERING_GROUP } from '../parts.js';
 import type { Sizes } from '../linkage.js';
 import type { MadeFrom, MadePart, MadeSize } from './madePart.js';
 import { roundBosses } from './outlines.js';
+import { madePiece, tiedNode } from './pieces.js';
 
 const tell = teller('steering');
 
@@ -271,15 +272,8 @@ function forkParts(
 ) {
   const { axis, ahead } = forkGeometry(from);
   const thick = sizes.plateThickness!;
-  const tied = (id: string, name: string, point: string, by: Vector): Node => ({
-    id: `steering-fork-${id}`,
-    name: `Fork: ${name}`,
-    anchor: {
-      on: 'stance',
-      point,
-      offset: by.map((part) => Math.round(part * 1000) / 1000) as [number, number, number],
-    },
-  });
+  const tied = (id: string, name: string, point: string, by: Vector): Node =>
+    tiedNode(`fork-${id}`, `Fork: ${name}`, point, by);
   const side: Vector = [0, sizes.legSpread! / 2, 0];
   const fromAxle = (up: number, beside: Vector = [0, 0, 0]) => add(scale(axis, up), beside);
   const crownUp = forkGeometry(from).crownUp;
@@ -305,27 +299,7 @@ function forkParts(
       add(fromAxle(Math.min(lowerPlate, upperPlate) + steererLength(sizes, headTube, over)), toAxis),
     ),
   ];
-  const plain = { cut: 'plain', setback: 0, allowance: 0 } as const;
-  const member = (
-    id: string,
-    name: string,
-    ends: readonly [string, string],
-    of: string,
-    mirrored: boolean,
-    start: Member['ends']['start'] = plain,
-  ): Omit<Member, 'piece'> => ({
-    ...{ id: `steering-fork-${id}`, name, nodes: [`steering-fork-${ends[0]}`, `steering-fork-${ends[1]}`] },
-    ...{
-      bends: [],
-      section: of,
-      material: 'chromoly-4130',
-      turn: 0,
-      mirrored,
-      supplied: false,
-      group: STEERING_GROUP,
-    },
-    ends: { start, end: plain },
-  });
+  const material = 'chromoly-4130';
   // Axes of a plate square to the steering axis: forward, and to the left.
   const { turn, tilt, first, second } = lying(axis);
   const turned = ([x, y]: readonly [number, number]): [number, number] => {
@@ -349,10 +323,19 @@ function forkParts(
   return {
     nodes,
     members: [
-      member('legs', 'Fork leg', ['leg-low', 'leg-high'], section, true, {
-        ...{ cut: 'slotted', setback: 0, slotWidth: sizes.dropout!, slotDepth: DROPOUT.into, allowance: 0 },
+      madePiece('fork-legs', 'Fork leg', ['fork-leg-low', 'fork-leg-high'], section, {
+        ...{ material, mirrored: true },
+        start: {
+          ...{ cut: 'slotted', setback: 0, slotWidth: sizes.dropout!, slotDepth: DROPOUT.into, allowance: 0 },
+        },
       }),
-      member('steerer', 'Steerer', ['steerer-low', 'steerer-high'], steererSection(sizes.steerer!), false),
+      madePiece(
+        'fork-steerer',
+        'Steerer',
+        ['fork-steerer-low', 'fork-steerer-high'],
+        steererSection(sizes.steerer!),
+        { material },
+      ),
     ],
     plates: [
       across('lower', 'Fork plate, lower', 'plate-low'),

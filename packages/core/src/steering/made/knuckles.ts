@@ -1,10 +1,17 @@
 import type { Node, Plate } from '@larchwood/format';
+import { teller } from '../../findings/finding.js';
 import { contactOf } from '../../stance/steering.js';
-import { cross, distance, dot, scale, squareTo, unit, type Vector } from '../../vector/vector.js';
+import { cross, distance, dot, scale, squareTo, subtract, unit, type Vector } from '../../vector/vector.js';
 import type { Sizes } from '../linkage.js';
 import { lying, STEERING_GROUP, type GraphParts } from '../parts.js';
 import type { MadeFrom, MadePart } from './madePart.js';
 import { rectangle, roundBosses } from './outlines.js';
+import { barOf, boredOf, madePiece, tiedNode } from './pieces.js';
+
+const tell = teller('steering');
+
+/** Least wall left of a boss round its bore, mm. Common practice, no source. */
+export const LEAST_WALL = 3;
 
 const SHIMMED = 'Washer, stub axle, washer, shims until it turns without play, then the locking nut.';
 /** What the kingpin runs in, and how it is put together. */
@@ -49,6 +56,12 @@ export const KNUCKLES: MadePart = {
       meaning: 'Middle of the kingpin out from the back of the yoke.',
     },
     {
+      id: 'boss',
+      name: 'Boss, outside',
+      limits: [12, 90],
+      meaning: 'Outer diameter of the stub axle’s boss, which turns on the kingpin.',
+    },
+    {
       id: 'stub',
       name: 'Stub axle',
       limits: [8, 40],
@@ -81,7 +94,7 @@ export const KNUCKLES: MadePart = {
   start: ({ stance }) => {
     const heavy = stance.steered[0]!.width > 70;
     return {
-      ...{ kingpin: heavy ? 12 : 10, opening: heavy ? 60 : 80, ears: 8, reach: 32 },
+      ...{ kingpin: heavy ? 12 : 10, opening: heavy ? 60 : 80, ears: 8, reach: 32, boss: heavy ? 30 : 26 },
       ...{ stub: heavy ? 17 : 12, hub: heavy ? 70 : 62, washers: 3 },
     };
   },
@@ -91,17 +104,19 @@ export const KNUCKLES: MadePart = {
     const patch = contactOf(wheel);
     const inner = spindle - sizes.hub! / 2;
     const [ears, opening] = [sizes.ears!, sizes.opening!];
+    const bore = boreOf(sizes, bearing);
+    const wall = (sizes.boss! - bore) / 2;
     return {
       rows: [
         { name: 'Stub axle from the kingpin to its shoulder', value: inner, quantity: 'length' },
         {
           name: 'Stub axle, kingpin to its nut’s end',
-          value: spindle + sizes.hub! / 2 + sizes.stub! * 1.2,
+          value: spindle + sizes.hub! / 2 + sizes.stub! * NUT.stub,
           quantity: 'length',
         },
         {
           name: 'Kingpin, under its head',
-          value: opening + 2 * ears + sizes.kingpin! * 1.4,
+          value: opening + 2 * ears + sizes.kingpin! * NUT.kingpin,
           quantity: 'length',
         },
         {
@@ -109,6 +124,7 @@ export const KNUCKLES: MadePart = {
           value: opening - sizes.washers!,
           quantity: 'length',
         },
+        { name: 'Boss, bored', value: bore, quantity: 'length' },
         { name: 'Kingpin leans back', value: stance.values.caster ?? 0, quantity: 'angle' },
         { name: 'Kingpin leans inward', value: stance.values.kingpinInclination ?? 0, quantity: 'angle' },
         {
@@ -129,11 +145,85 @@ export const KNUCKLES: MadePart = {
         'Set both yokes in one bar, so that both kingpins lean alike, before they are tacked to the frame.',
         ...KINGPIN[bearing in KINGPIN ? (bearing as keyof typeof KINGPIN) : 'bush'],
       ],
-      parts: yokeParts(stance, sizes),
-      findings: [],
+      parts: merged(yokeParts(stance, sizes), turnedParts(stance, sizes, bearing)),
+      findings:
+        wall < LEAST_WALL
+          ? [tell('boss-thin', wall <= 0 ? 'stop' : 'look', 'knuckles', { wall, wanted: LEAST_WALL })]
+          : [],
     };
   },
 };
+
+/** A bush's own wall, mm; room round a pin that turns in other bearings. Common practice, no source. */
+const IN_BOSS = { bush: 2, other: 0.5 } as const;
+const boreOf = ({ kingpin }: Sizes, bearing: string): number =>
+  kingpin! + 2 * (bearing === 'bush' ? IN_BOSS.bush : IN_BOSS.other);
+
+const merged = (one: GraphParts, other: GraphParts): GraphParts => ({
+  nodes: [...one.nodes, ...other.nodes],
+  members: [...one.members, ...other.members],
+  plates: [...one.plates, ...other.plates],
+  sections: [...(one.sections ?? []), ...(other.sections ?? [])],
+});
+
+/** Beyond the lower ear, as part of the kingpin, for washer and nut; and beyond the hub, as part of the stub axle. */
+const NUT = { kingpin: 1.4, stub: 1.2 } as const;
+
+/**
+ * What is turned: the kingpin, which is bought as a bolt or a pin, the boss that turns on it, and the stub axle, welded to
+ * the boss along the line of the wheel; those of the left stand for both.
+ */
+function turnedParts({ steered }: MadeFrom['stance'], sizes: Sizes, bearing: string): GraphParts {
+  const { axis, axisPoint, centre } = steered.find((wheel) => wheel.centre[1] > 0)!;
+  const up = axis[2] > 0 ? axis : scale(axis, -1);
+  const half = sizes.opening! / 2;
+  const long = (sizes.opening! - sizes.washers!) / 2;
+  const spindle = distance(centre, axisPoint);
+  const at = (id: string, name: string, by: Vector): Node => tiedNode(id, name, 'kingpin', by);
+  const [pin, boss, stub] = [
+    barOf(sizes.kingpin!),
+    boredOf('boss', sizes.boss!, boreOf(sizes, bearing)),
+    barOf(sizes.stub!),
+  ];
+  const both = { mirrored: true } as const;
+  // A wheel that turns about its own middle has no stub axle beside the kingpin.
+  const beside = spindle > sizes.boss!;
+  return {
+    nodes: [
+      at('kingpin-top', 'Kingpin: under its head', scale(up, half + sizes.ears!)),
+      at('kingpin-foot', 'Kingpin: lower end', scale(up, -half - sizes.ears! - NUT.kingpin * sizes.kingpin!)),
+      at('boss-top', 'Boss: upper end', scale(up, long)),
+      at('boss-foot', 'Boss: lower end', scale(up, -long)),
+      ...(beside
+        ? [
+            at('stub-root', 'Stub axle: on the kingpin', [0, 0, 0]),
+            at(
+              'stub-end',
+              'Stub axle: end of its thread',
+              scale(unit(subtract(centre, axisPoint)), spindle + sizes.hub! / 2 + NUT.stub * sizes.stub!),
+            ),
+          ]
+        : []),
+    ],
+    members: [
+      madePiece('kingpin', 'Kingpin', ['kingpin-foot', 'kingpin-top'], pin.id, { ...both, supplied: true }),
+      madePiece('boss', 'Stub axle boss', ['boss-foot', 'boss-top'], boss.id, both),
+      ...(beside
+        ? [
+            madePiece('stub', 'Stub axle', ['stub-root', 'stub-end'], stub.id, {
+              ...both,
+              start: {
+                ...{ cut: 'coped', hosts: [{ member: 'steering-boss', side: 'same' }] },
+                ...{ besideAxis: false, allowance: 0 },
+              },
+            }),
+          ]
+        : []),
+    ],
+    plates: [],
+    sections: [pin, boss, stub],
+  };
+}
 
 /** Metal left round the kingpin, mm. Common practice, no source. */
 const ROUND_PIN = 12;
@@ -158,15 +248,8 @@ function yokeParts({ steered }: MadeFrom['stance'], sizes: Sizes): GraphParts {
   const inward = unit(squareTo([0, -1, 0], axis));
   const along = cross(axis, inward);
   const [ears, reach, opening] = [sizes.ears!, sizes.reach!, sizes.opening!];
-  const at = (id: string, name: string, by: Vector): Node => ({
-    id: `steering-yoke-${id}`,
-    name: `Yoke: ${name}`,
-    anchor: {
-      on: 'stance',
-      point: 'kingpin',
-      offset: by.map((part) => Math.round(part * 1000) / 1000) as [number, number, number],
-    },
-  });
+  const at = (id: string, name: string, by: Vector): Node =>
+    tiedNode(`yoke-${id}`, `Yoke: ${name}`, 'kingpin', by);
   /** A plate square to a direction, its outline's first axis out to the kingpin or along the vehicle. */
   const plate = (
     id: string,

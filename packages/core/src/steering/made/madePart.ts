@@ -1,4 +1,4 @@
-import type { MadeId, Limits, Plate } from '@larchwood/format';
+import type { MadeId, Limits, Plate, RoundSection } from '@larchwood/format';
 import type { Finding } from '../../findings/finding.js';
 import type { Stance } from '../../stance/stance.js';
 import type { Quantity } from '../../units/quantity.js';
@@ -15,6 +15,8 @@ export interface MadeSize {
   readonly limits: Limits;
   /** A trial in card or board may find it wrong. */
   readonly tried?: true;
+  /** Where it is asked for; everywhere if left out. */
+  readonly suits?: (from: MadeFrom) => boolean;
 }
 export interface MadeChoice {
   readonly id: string;
@@ -53,6 +55,8 @@ export interface MadeResult {
   readonly order: readonly string[];
   /** Pieces that stand in the frame graph. */
   readonly parts?: GraphParts;
+  /** What the frame's head tube becomes, where this is made in place of a bought one. */
+  readonly headTube?: RoundSection;
   readonly findings: readonly Finding[];
 }
 export interface MadeFrom {

@@ -53,5 +53,6 @@ export function steeringGraph(steering: Steering, made: readonly MadeOne[]): Gra
     nodes: all.flatMap(({ nodes }) => nodes),
     members: all.flatMap(({ members }) => members),
     plates: all.flatMap(({ plates }) => plates),
+    sections: all.flatMap(({ sections }) => sections ?? []),
   };
 }
