@@ -298,6 +298,10 @@ const DEMOS: readonly Demo[] = [
         rackWidth: 214,
         rackPerTurn: 90,
       },
+      made: [
+        { what: 'knuckles', sizes: {} },
+        { what: 'column', sizes: { restRadius: 180, restLow: 30, restHigh: 38 } },
+      ],
     },
     options: {
       name: 'Orchard ladder',

@@ -72,7 +72,7 @@ describe('builds over HTTP, on a real SQLite file', () => {
       mass: { lumps: expect.arrayContaining([expect.objectContaining({ name: 'Front wheel' })]) },
     });
     const back = await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 });
-    expect([back.status, back.body.document.version]).toEqual([201, 11]);
+    expect([back.status, back.body.document.version]).toEqual([201, 12]);
   });
 
   it('a stored document that no longer reads is answered with its faults, never served, and exported as it is', async () => {

@@ -251,7 +251,7 @@ export {
   type MadeOne,
 } from './steering/made/registry.js';
 export type * from './steering/made/madePart.js';
-export { unevenness } from './steering/columnJoints.js';
+export { unevenness, withColumns } from './steering/columnJoints.js';
 export { bumpSteerOf, type BumpSteer } from './steering/bump.js';
 export { fixedPlan } from './plan/fixedPlan.js';
 export {

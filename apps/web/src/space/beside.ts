@@ -10,6 +10,7 @@ import {
   type Solid,
   type Vector,
 } from '@larchwood/core';
+import { placesOf } from '../sheet/places';
 
 /** Radii of what stands for parts that are not tubes of the frame, mm; by eye. */
 const RADIUS = { fork: 13, axle: 8, part: 16, seat: 9, bar: 11, column: 10, saddle: 22 } as const;
@@ -37,7 +38,8 @@ const rod = (from: Vector, to: Vector, radius: number): Solid => ({
 
 /** What the stance knows besides wheels and tubes, so that the wheels do not hang in the air. */
 export function besideOf(plan: Plan): BesideParts {
-  const { points, standing, places } = plan.stance;
+  const { points, standing } = plan.stance;
+  const places = placesOf(plan);
   const framed = plan.frame.pieces.length > 0;
   const running: Solid[] = [];
   const seats: Solid[] = [];
@@ -54,7 +56,7 @@ export function besideOf(plan: Plan): BesideParts {
     running.push(rod(add(centre, scale(spindle, -out)), add(centre, scale(spindle, out)), RADIUS.axle));
   }
   for (const place of places) {
-    running.push(...controls(place));
+    running.push(...controls(place, plan));
     seats.push(...seatOf(place));
   }
   return {
@@ -82,7 +84,7 @@ function blades(crown: Vector, axle: Vector, half: number): Solid[] {
 }
 
 /** What a rider's hands are on. */
-function controls(place: RiderPlace): Solid[] {
+function controls(place: RiderPlace, { frame }: Plan): Solid[] {
   const { hands } = place;
   if (hands.on === 'lap') return [];
   const [left, right] = gripsAt(hands, place, 0);
@@ -90,7 +92,12 @@ function controls(place: RiderPlace): Solid[] {
     return [rod(left, right, RADIUS.bar), rod(hands.stem, scale(add(left, right), 0.5), RADIUS.bar)];
   if (hands.on === 'sticks')
     return [left, right].map((grip) => rod(grip, add(grip, [0, 0, -hands.pivot]), RADIUS.bar));
-  return [rod(hands.columnFoot, hands.centre, RADIUS.column), ...rim(hands.centre, hands.axis, hands.radius)];
+  // A column that is a piece of the frame stands for itself.
+  const drawn = frame.pieces.some(({ id }) => id === 'steering-column');
+  return [
+    ...(drawn ? [] : [rod(hands.columnFoot, hands.centre, RADIUS.column)]),
+    ...rim(hands.centre, hands.axis, hands.radius),
+  ];
 }
 
 /** A steering wheel's rim, as rods. */

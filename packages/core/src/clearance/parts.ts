@@ -16,6 +16,7 @@ import type { Body, Moves, Pair, Pose, Rods, Standing } from './part.js';
 import { barOf, handParts } from './hands.js';
 import { forkBodies, linkageBodies, linkagePairs } from './linkage.js';
 import { restOf, type Rest } from './rest.js';
+import { withColumns } from '../steering/columnJoints.js';
 import { tyre } from '../stance/tyreShape.js';
 
 /** Half of what a seat's edge is taken as, mm. Common practice, no source. */
@@ -35,14 +36,15 @@ export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: S
   });
   const ground: Body = groundPart(plan, kind);
   const several = stance.places.length > 1;
+  const places = withColumns(stance.places, plan.steering?.ok ? plan.steering.steering : undefined);
   // A linkage that nobody has begun with is none of the builder's yet.
   const linkage =
     plan.steering?.ok && plan.steering.steering.own
       ? [...linkageBodies(plan.steering.steering, plan.frame.pieces), ...forkBodies(plan)]
       : [];
-  const driver = stance.places[0];
+  const driver = places[0];
   const rest = driver && restOf(plan, driver);
-  const riders = stance.places.flatMap((place) =>
+  const riders = places.flatMap((place) =>
     riderPairs(
       place,
       several ? `${place.name}: ` : '',

@@ -8,7 +8,7 @@ export interface OwnSize {
   readonly wall: number;
   /** Outer radius of the corners; twice the wall where it is not known: common practice, no source. */
   readonly corner?: number;
-  readonly name?: string;
+  readonly name?: string | undefined;
 }
 
 const figure = (value: number): string => String(Math.round(value * 100) / 100);

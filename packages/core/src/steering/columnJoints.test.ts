@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { BuildDocument } from '@larchwood/format';
 import { made, stanceMade } from '../../../../testing/made.js';
-import { throughColumn } from './columnJoints.js';
+import { add } from '../vector/vector.js';
+import { columnEnds, throughColumn, withColumns } from './columnJoints.js';
 import { moveChain, type Positions } from './chain.js';
 import { steeringOf } from './steering.js';
 
@@ -98,5 +99,23 @@ describe('through the joints of a column', () => {
       ['tadpole-trike', 'tadpole'],
     ] as const)
       expect(jointed(kind, set, one).built.chain).toEqual(jointed(kind, set, undefined).built.chain);
+  });
+});
+
+describe('the column of a steering wheel', () => {
+  it('goes as far down as the linkage takes it, once one is begun', () => {
+    const { built, own } = jointed('kart', 'ladder', undefined);
+    const stance = stanceMade(made('kart', 'ladder'));
+    const footOf = (places: typeof stance.places) =>
+      places[0]!.hands.on === 'wheel' ? places[0]!.hands.columnFoot : undefined;
+    expect(footOf(withColumns(stance.places, { own, built }))).toEqual(columnEnds(built)![1]);
+    expect(withColumns(stance.places, { own: false, built })).toBe(stance.places);
+    // One that was sized for a wheel elsewhere, as while the wheel is dragged.
+    const elsewhere = stance.places.map((place) =>
+      place.hands.on === 'wheel'
+        ? { ...place, hands: { ...place.hands, centre: add(place.hands.centre, [0, 0, 5]) } }
+        : place,
+    );
+    expect(withColumns(elsewhere, { own, built })).toBe(elsewhere);
   });
 });

@@ -1,4 +1,5 @@
 import type { Made } from '@larchwood/format';
+import type { RiderPlace } from '../rider/place.js';
 import { toDegrees } from '../units/angle.js';
 import { distance, dot, subtract, unit, type Vector } from '../vector/vector.js';
 import { jointRatio, throughJoint } from './ackermann.js';
@@ -13,6 +14,20 @@ const STRAIGHT = 3;
 export function columnEnds({ points }: Built): readonly [top: Vector, foot: Vector] | undefined {
   const [top, foot] = [points['steering.columnTop'], points['steering.plate'] ?? points['steering.pinion']];
   return top && foot && distance(top.at, foot.at) > 1 ? [top.at, foot.at] : undefined;
+}
+
+/**
+ * Riders with their steering wheel's column as far down as the linkage takes it; as the stance has it where no linkage is
+ * begun, or where that was sized for a wheel elsewhere.
+ */
+export function withColumns(
+  places: readonly RiderPlace[],
+  steering: { readonly own: boolean; readonly built: Built } | undefined,
+): readonly RiderPlace[] {
+  const ends = steering?.own ? columnEnds(steering.built) : undefined;
+  const [driver] = places;
+  if (!ends || driver?.hands.on !== 'wheel' || distance(ends[0], driver.hands.centre) > 1) return places;
+  return [{ ...driver, hands: { ...driver.hands, columnFoot: ends[1] } }, ...places.slice(1)];
 }
 
 /** A column from the ground, degrees. */

@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { editableAngle, formatAngle, parseAngle, toDegrees, toRadians } from './angle.js';
 import { librarySection } from '../frame/library.js';
+import { ownSection } from '../frame/ownSection.js';
 import { sectionLabel, sectionText } from '../frame/sectionText.js';
+import { barOf, boredOf } from '../steering/made/pieces.js';
 import { editableMass, formatMass, massBothWays, parseMass, POUND } from './mass.js';
 import {
   editableLength,
@@ -226,6 +228,13 @@ describe('sections', () => {
   it('of a build’s own go by the name they were given', () => {
     const own = { ...librarySection('round-28.6x0.9'), name: 'From the rack by the door' };
     expect(sectionText(own, inches)).toBe('From the rack by the door');
+    // Without a name of its own it goes by its sizes.
+    const unnamed = ownSection({ shape: 'rectangular', width: 25.4, height: 50.8, wall: 1.651 });
+    expect(sectionText(unnamed, inches)).toBe('1 × 2 × .065 in');
+    expect(sectionText(unnamed, MM)).toBe('25.4 × 50.8 × 1.65');
+    expect(sectionText(barOf(19.05), inches)).toBe('Bar 3/4 in');
+    expect(sectionText(barOf(17), MM)).toBe('Bar 17');
+    expect(sectionText(boredOf('boss', 31.75, 15.875), inches)).toBe('1 1/4 × .313 in');
   });
 });
 

@@ -4,6 +4,7 @@ import { useEditor } from '../../editor/editor';
 import { useOther } from '../../ledger/useOther';
 import { DimensionLayer } from '../../sheet/DimensionLayer';
 import { Handles } from '../../sheet/Handles';
+import { placesOf } from '../../sheet/places';
 import { Riders } from '../../sheet/Riders';
 import { otherGhost } from '../../sheet/OtherGhost';
 import { Sheet } from '../../sheet/Sheet';
@@ -53,7 +54,7 @@ export function SeatSheet({
       drawing={(view) => (
         <>
           <Vehicle plan={posed} view={view} moving={dragging} />
-          <Riders places={plan.stance.places} motion={pose} view={view} />
+          <Riders places={placesOf(plan)} motion={pose} view={view} />
           <CentreOfGravity laden={plan.mass.laden} view={view} />
         </>
       )}

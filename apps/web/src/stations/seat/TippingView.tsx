@@ -4,6 +4,7 @@ import { crownAt, formatAngle, FRICTION, happensFirst, type Plan, type Tipping }
 import { useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
 import { useSize } from '../../parts/useSize';
+import { placesOf } from '../../sheet/places';
 import { Riders } from '../../sheet/Riders';
 import { Vehicle } from '../../sheet/Vehicle';
 import { fitView, vehicleExtent } from '../../sheet/view';
@@ -153,7 +154,7 @@ function Lean({ plan, tipping }: { readonly plan: Plan; readonly tipping: Tippin
         <path d={`M${cx} ${view.y(0)}V${view.y(cg[2] * 1.5)}`} stroke="var(--quiet)" strokeDasharray="6 4" />
         <g transform={`rotate(${lean.toFixed(2)} ${cx} ${cy})`}>
           <Vehicle plan={seated} view={view} />
-          <Riders places={plan.stance.places} motion={{ crank: 90, steer: 0 }} view={view} />
+          <Riders places={placesOf(plan)} motion={{ crank: 90, steer: 0 }} view={view} />
           {tipping.touches.map(({ name, at }, index) => {
             const [[ax, ay], [bx, by]] = [view.at(at), view.at([at[0], -at[1], at[2]])];
             return (

@@ -15,6 +15,7 @@ import {
 } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Sheet } from '../../sheet/Sheet';
+import { placesOf } from '../../sheet/places';
 import { Riders } from '../../sheet/Riders';
 import { Vehicle } from '../../sheet/Vehicle';
 import { vehicleExtent, type Extent } from '../../sheet/view';
@@ -85,7 +86,7 @@ export function SteeringSheet({
           </g>
           {sheet !== 'turn' && (
             <g opacity="0.5">
-              <Riders places={plan.stance.places} motion={{ crank: 75, steer }} view={view} />
+              <Riders places={placesOf(plan)} motion={{ crank: 75, steer }} view={view} />
             </g>
           )}
           {step && name === 'plan' && (

@@ -162,7 +162,7 @@ export const COLUMN: MadePart = {
           ? [
               {
                 name: 'Turns unevenly, slowest to fastest',
-                text: `${even.least.toFixed(3)} to ${even.most.toFixed(3)}`,
+                text: `${even.least.toFixed(3)}–${even.most.toFixed(3)}`,
               },
               { name: 'Behind or ahead at the most', value: even.error, quantity: 'angle' as const },
             ]

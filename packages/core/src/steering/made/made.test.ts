@@ -12,7 +12,7 @@ import { bumpSteerOf } from '../bump.js';
 import { findLinkage } from '../linkages/registry.js';
 import { solveLinkage, steeringOf } from '../steering.js';
 import { LEAST_WALL } from './collar.js';
-import { STEEP, throughColumn, unevenness } from '../columnJoints.js';
+import { STEEP, unevenness } from '../columnJoints.js';
 import { HELD_EVERY } from './column.js';
 import type { MadeFrom } from './madePart.js';
 import { findMadePart, MADE_PARTS, madeOf, sizesOf } from './registry.js';
