@@ -53,6 +53,8 @@ for (const [kind, set, units, usual, other] of TWO_TRACKS) {
     await search.click();
     const take = page.getByRole('button', { name: 'Take it' });
     await expect(take).toBeVisible();
+    // It is looked for among the tubes, and says how it stands to them.
+    await expect(panel(page)).toContainText(/clear of every tube|too near to a tube/);
     // Both are drawn and charted, before it is taken.
     await expect(page.getByText('dashed: the linkage that is proposed')).toBeVisible();
     await tab(page, 'Charts');
@@ -232,6 +234,87 @@ test('a fork made at home goes from the stance to pieces, patterns and plate out
   await station(page, 'Joints');
   await page.getByRole('button', { name: /Fork leg, left/ }).click();
   await expect(page.getByRole('main')).toContainText(leg.toFixed(1));
+});
+
+test('stub axles made at home stand among the tubes; a boss too thin is told; a joint in the column turns unevenly, its rest is swept', async ({
+  page,
+}) => {
+  await newBrief(page, 'Stub axles', { kind: 'Kart', set: 'Ladder', units: 'Inches, fractions' });
+  await station(page, 'Steering');
+  await page.getByRole('button', { name: 'Begin with these sizes' }).click();
+  await page.getByRole('button', { name: 'Make the pieces' }).click();
+  const ratio = () => reading(page, 'Steering ratio, ° for 1°');
+  const straight = await ratio();
+  await tab(page, 'Made at home');
+  await page.getByRole('button', { name: /^Make .*yokes/i }).click();
+  const yokes = page.getByRole('article', { name: 'Yokes, kingpins and stub axles' });
+  const boss = yokes.getByLabel('Boss, outside, in');
+  const findings = panel(page).getByRole('region', { name: 'Findings' });
+  await boss.fill('3/4');
+  await boss.press('Enter');
+  await expect(findings).toContainText('boss is thin round its bore');
+  await boss.fill('1 1/4');
+  await boss.press('Enter');
+  await expect(panel(page)).not.toContainText('boss is thin');
+  await page.getByRole('button', { name: 'Make a column' }).click();
+  const column = page.getByRole('article', { name: 'Column' });
+  await column.getByRole('combobox', { name: 'Universal joints' }).click();
+  await page.getByRole('option', { name: '1' }).click();
+  const set = async (name: string, value: string) => {
+    const field = column.getByLabel(name);
+    await field.fill(value);
+    await field.press('Enter');
+  };
+  await set('Bend at each joint, degrees', '30');
+  // Hooke: the lower end begins slowest, by the cosine of 30 degrees.
+  await expect.poll(ratio).toBeCloseTo(straight / Math.cos(Math.PI / 6), 0);
+  await set('First yoke, straight ahead, degrees', '90');
+  await expect.poll(ratio).toBeLessThan(straight);
+  await set('Rest: slot from hinge, in', '6');
+  await set('Rest: lowest, degrees', '12');
+  await station(page, 'Seat');
+  await page.getByRole('tab', { name: 'Clearances' }).click();
+  await expect(page.getByText(/^Thigh to steering wheel at its lowest/).first()).toBeVisible({
+    timeout: 20_000,
+  });
+  await station(page, 'Joints');
+  const main = page.getByRole('main');
+  await page.getByRole('button', { name: /Stub axle, left/ }).click();
+  // Its cope is cut by a cutter as large as the boss, and its pattern says what it fits.
+  await expect(page.getByRole('row').filter({ hasText: 'Stub axle, left' })).toContainText('11⁄4');
+  await expect(main).toContainText(/fits \d+L, 9\.9° off/);
+});
+
+test('a collar in place of the head tube: the tubes are cut to fit it, it follows its sizes, and one undo gives it back', async ({
+  page,
+}) => {
+  await newBrief(page, 'Own head tube', { kind: 'Bicycle', set: 'Road' });
+  const cutter = async () => {
+    await station(page, 'Joints');
+    const row = page
+      .getByRole('row')
+      .filter({ hasText: /Down tube/ })
+      .first();
+    return (await row.innerText()).split(/[\t\n]/).map((cell) => cell.trim());
+  };
+  const before = await cutter();
+  await station(page, 'Steering');
+  await tab(page, 'Made at home');
+  await page.getByRole('button', { name: 'Make a collar with bearings' }).click();
+  const collar = page.getByRole('article', { name: 'Collar with bearings' });
+  await collar.getByRole('button', { name: 'Make the head tube of it' }).click();
+  await expect(collar).toContainText('The head tube is this collar');
+  expect(await cutter()).toContain('54');
+  await station(page, 'Steering');
+  await tab(page, 'Made at home');
+  const outer = collar.getByLabel('Collar, outside, mm');
+  await outer.fill('58');
+  await outer.press('Enter');
+  await expect(collar).toContainText('The head tube is this collar');
+  expect(await cutter()).toContain('58');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  expect(await cutter()).toEqual(before);
 });
 
 test('every view of the steering is accessible in both themes', async ({ page }) => {

@@ -14,6 +14,7 @@ import type { Steering } from '../steering/steering.js';
 import type { SteeringSweep } from '../steering/sweep.js';
 import {
   add,
+  along,
   cross,
   distance,
   dot,
@@ -84,8 +85,16 @@ export function linkageBodies(
 
 /** A piece of this size round the linkage is looked at, mm: no search moves anything further. */
 const ROUND = 250;
-/** Places of a sweep that are looked at. */
-const LOOKED = 30;
+/** Of a sweep's places one in so many is looked at: of a coarse one every other. */
+const everyOf = (steps: number): number => (steps < 30 ? 2 : 4);
+/** A tube is looked at in parts no longer than this, mm: most of them are told to be far off at a glance. */
+const PART = 100;
+
+function inParts({ from, to, radius }: Pick<Rod, 'from' | 'to' | 'radius'>): Rod[] {
+  const parts = Math.max(1, Math.ceil(distance(from, to) / PART));
+  const at = (part: number) => along(from, subtract(to, from), part / parts);
+  return Array.from({ length: parts }, (_, part) => rodFrom(at(part), at(part + 1), radius));
+}
 
 /**
  * How near a linkage comes to the tubes of its frame, wherever it goes: for a search that tries many of them.
@@ -106,8 +115,9 @@ export function crowding(
     .pieces.map((piece) => ({
       piece,
       rods: rodsAlong(piece)
-        .map(({ from, to, radius }) => rodFrom(from, to, radius))
-        .filter(({ from, to, radius }) => !apart(around, boundsOf([from, to], radius))),
+        .flatMap(inParts)
+        .map((rod) => ({ rod, bounds: boundsOf([rod.from, rod.to], rod.radius) }))
+        .filter(({ bounds }) => !apart(around, bounds)),
     }))
     .filter(({ rods }) => rods.length > 0);
   const pieces = frame.pieces.filter(
@@ -115,15 +125,22 @@ export function crowding(
   );
   return (built, sweep) => {
     let least = wanted;
-    const stride = Math.max(1, Math.round((sweep.steps.length - 1) / LOOKED));
+    const stride = everyOf(sweep.steps.length);
     for (const body of linkageBodies({ built, sweep }, pieces)) {
       if (!body.moves.steer) continue;
-      const others = near.filter(({ piece }) => !body.touches(piece)).flatMap(({ rods }) => rods);
-      for (let step = 0; step < sweep.steps.length; step += stride) {
-        const rod = body.when(sweep.steps[step]!.positions);
-        for (const other of others)
+      const places = sweep.steps
+        .filter((_, step) => step % stride === 0)
+        .map(({ positions }) => body.when(positions));
+      const swept = boundsOf(
+        places.flatMap(({ from, to }) => [from, to]),
+        places[0]!.radius + wanted,
+      );
+      const others = near
+        .filter(({ piece }) => !body.touches(piece))
+        .flatMap(({ rods }) => rods.filter(({ bounds }) => !apart(swept, bounds)));
+      for (const rod of places)
+        for (const { rod: other } of others)
           if (leastPossible(rod, other) < least) least = Math.min(least, gap(rod, other));
-      }
     }
     return wanted - least;
   };

@@ -17,6 +17,8 @@ export interface LinkageSize {
   readonly mayBeNone?: true;
   /** The search for less error may move it, unless the builder holds it. */
   readonly searched?: true;
+  /** It moves how much bumps steer: where there is travel, a search leaves it unless it is told to. */
+  readonly bumps?: true;
 }
 export type Sizes = Readonly<Record<string, number>>;
 

@@ -55,7 +55,10 @@ export function ProposalGroup({ linkage, held }: Known) {
   const proposal = found?.proposal;
   const { progress, look, stop } = useSearch();
   const may = searchable(linkage, held);
-  const [kept, setKept] = useState<ReadonlySet<string>>(new Set());
+  const [kept, setKept] = useState<ReadonlySet<string>>(
+    // With springs the heights are set for the bumps.
+    () => new Set(plan?.stance.postures ? linkage.sizes.flatMap(({ id, bumps }) => (bumps ? [id] : [])) : []),
+  );
   const [steps, setSteps] = useState<'mm' | 'inch' | 'holes'>(document.units.length === 'mm' ? 'mm' : 'inch');
   const [pitch, setPitch] = useState(10);
   const free = may.filter((id) => !kept.has(id));

@@ -31,6 +31,8 @@ export const RACK: Linkage = {
       name: 'Rack height',
       symbol: 'kh',
       limits: [20, 1200],
+      searched: true,
+      bumps: true,
       meaning: 'Line of the rack’s two ends above the ground.',
       feel: 'Level with the arms’ rods, bumps steer least.',
     },

@@ -35,6 +35,8 @@ export const ARM_SIZES: readonly LinkageSize[] = [
     name: 'Arm above spindle',
     symbol: 'ah',
     limits: [-300, 400],
+    searched: true,
+    bumps: true,
     mayBeNone: true,
     meaning: 'Arm above the spindle, along the kingpin; negative when below.',
   },
