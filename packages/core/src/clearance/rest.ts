@@ -1,13 +1,14 @@
 import { rodFrom, type Rod } from '../proximity/shapes.js';
 import type { RiderPlace } from '../rider/place.js';
 import { columnEnds, leanOf } from '../steering/columnJoints.js';
+import { REST } from '../steering/made/column.js';
 import { toRadians } from '../units/angle.js';
 import { add, along, subtract, turn, type Vector } from '../vector/vector.js';
 import { onColumn } from './hands.js';
 import type { Body, Rods, Standing } from './part.js';
 
-/** Half of the strip round a rest's slot, mm; and degrees that it goes on past either end of it. Common practice, no source. */
-const STRIP = { half: 12, past: 3 } as const;
+/** The strip round a rest's slot is taken as half so wide, mm. */
+const HALF = REST.slot / 2 + REST.metal;
 /** An arc is taken in straight bits of no more than this, degrees. */
 const BIT = 5;
 
@@ -36,11 +37,10 @@ export function restOf({ steering, made = [] }: Standing, place: RiderPlace): Re
     const angle = toRadians(degrees);
     return along(hinge, [back * Math.cos(angle), 0, Math.sin(angle)], restRadius!);
   };
-  const [from, to] = [restLow! - STRIP.past, restHigh! + STRIP.past];
-  const bits = Math.ceil((to - from) / BIT);
+  const bits = Math.ceil((restHigh! - restLow!) / BIT);
   const strip = Array.from({ length: bits }, (_, bit): Rod => {
-    const at = (index: number) => onArc(from + ((to - from) * index) / bits);
-    return rodFrom(at(bit), at(bit + 1), STRIP.half);
+    const at = (index: number) => onArc(restLow! + ((restHigh! - restLow!) * index) / bits);
+    return rodFrom(at(bit), at(bit + 1), HALF);
   });
   const at = (words: string, angle: number): Body[] => {
     // About the hinge, in the vehicle's own plane; a turn about the y axis brings z to x.

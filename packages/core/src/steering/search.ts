@@ -49,6 +49,10 @@ const WIDEST = 16;
  * tube than it is now, cost so much: more than any error that they could save.
  */
 const COST = { lock: 10, rod: 2, tyre: 2, tube: 2 } as const;
+/** A mm by which arms or rack are raised or lowered is worth so much error, degrees: it hardly changes any. */
+const RAISED = 0.001;
+/** Less than this nobody measures, degrees. */
+const LEAST_GAIN = 0.02;
 /** So many times the search sets out anew, from places of its own. */
 const STARTS = 5;
 /** A size is moved by so much at most, mm and degrees: the builder asked for his linkage mended, not for another. */
@@ -108,6 +112,10 @@ function* searchOnce(
       short: Math.max(0, short),
       rod,
       tyre: armToTyre(stance, built),
+      raised: moves.reduce(
+        (sum, { id, bumps }) => (bumps ? sum + Math.abs(values[id]! - held[id]!) : sum),
+        0,
+      ),
       tube: onceOnly(() => crowded?.(built, sweep) ?? 0),
     };
   };
@@ -116,8 +124,9 @@ function* searchOnce(
   const leastRod = Math.min(LEAST_ROD_ANGLE, start?.rod ?? LEAST_ROD_ANGLE);
   const leastTyre = Math.min(tyreGap, start?.tyre ?? tyreGap);
   const mostTube = start?.tube() ?? 0;
-  const plainCost = ({ rms, short, rod, tyre }: NonNullable<typeof start>) =>
+  const plainCost = ({ rms, short, rod, tyre, raised }: NonNullable<typeof start>) =>
     rms +
+    RAISED * raised +
     COST.lock * short +
     COST.rod * Math.max(0, leastRod - rod) +
     COST.tyre * Math.max(0, leastTyre - tyre);
@@ -197,7 +206,7 @@ function* searchOnce(
       }
   }
   const [before, after] = [summaryOf(held, STEPS_OF_SWEEP), summaryOf(best.values, STEPS_OF_SWEEP)];
-  if (!before || !after || !(costIn(after) < costIn(before) - 0.005)) return undefined;
+  if (!before || !after || !(costIn(after) < costIn(before) - LEAST_GAIN)) return undefined;
   return {
     before: { rms: before.rms, worst: before.worst, crowded: before.tube() },
     after: { rms: after.rms, worst: after.worst, crowded: after.tube() },

@@ -23,7 +23,7 @@ const RING = 48;
 export function steeringOutlines({ made, frame }: Plan): readonly MadeOutline[] {
   const arms = frame.plates.filter(
     ({ plate, side }) =>
-      plate.group === STEERING_GROUP && side !== 'right' && !plate.id.startsWith('steering-fork'),
+      plate.group === STEERING_GROUP && side !== 'right' && !/^steering-(fork|yoke)/.test(plate.id),
   );
   return [
     ...made.flatMap(({ result }) => result.outlines),
@@ -100,6 +100,7 @@ export function outlineShape(outline: OnPaper, display: LengthDisplay): Shape {
   ];
   const marks: Mark[] = [
     path('cut', outline.outline.map(at), true),
+    ...(outline.cutouts ?? []).map((ring) => path('cut', ring.map(at), true)),
     ...(outline.folds ?? []).map(({ from, to }) => path('fold', [at(from), at(to)])),
     ...outline.holes.flatMap(({ at: hole, diameter, slot }) => {
       const [x, y] = at(hole);

@@ -329,7 +329,9 @@ function RowValue({
   readonly row: MadeRow;
   readonly units: BuildDocument['units'];
 }) {
-  if (text !== undefined || value === undefined) return text;
+  // What is short stays on one line.
+  if (text !== undefined || value === undefined)
+    return <span className={(text?.length ?? 0) < 16 ? 'whitespace-nowrap' : ''}>{text}</span>;
   if (quantity === 'angle') return formatAngle(value, 1);
   if (quantity === 'count') return String(value);
   return <Length mm={value} display={units} digits={1} />;

@@ -3,7 +3,8 @@ import { ARMS_TIRE } from '../../rider/figure.js';
 import { distance } from '../../vector/vector.js';
 import { columnEnds, jointsNeeded, leanOf, STEEP, unevenness } from '../columnJoints.js';
 import type { Sizes } from '../linkage.js';
-import type { MadeFrom, MadePart, MadeRow } from './madePart.js';
+import type { MadeFrom, MadeOutline, MadePart, MadeRow } from './madePart.js';
+import { arcSlot, roundBosses } from './outlines.js';
 
 const tell = teller('steering');
 
@@ -176,7 +177,7 @@ export const COLUMN: MadePart = {
             : { text: sleeve < -0.05 ? 'the shaft does not go in' : 'none: it fits' }),
         },
       ],
-      outlines: [],
+      outlines: restPlate(sizes),
       order: [
         `Fit the ${(choices.held ?? 'bushes').replace('-', ' ')} first, in line on a straight bar, and tack their carriers with the bar in place.`,
         ...(joints === 2
@@ -203,6 +204,26 @@ function restRows({ restRadius, restLow, restHigh }: Sizes, long: number): MadeR
       name: 'Hands from lowest to highest',
       value: long * (Math.sin(high) - Math.sin(low)),
       quantity: 'length',
+    },
+  ];
+}
+
+/** A rest's plate: its thickness, the bolt's way through its slot, the hinge's hole, and metal left round both; mm. Common practice, no source. */
+export const REST = { plate: 5, slot: 8.5, hinge: 10.5, metal: 12 } as const;
+
+/** The slotted plate of a rest, the hinge at its origin: the column turns about that and is clamped in the slot. */
+function restPlate({ restRadius, restLow, restHigh }: Sizes): MadeOutline[] {
+  if (restRadius! <= REST.slot || restHigh! <= restLow!) return [];
+  const slot = arcSlot(restRadius!, restLow!, restHigh!, REST.slot);
+  return [
+    {
+      ...{ id: 'rest-plate', name: 'Rest of the column, slotted plate', thickness: REST.plate, count: 1 },
+      outline: roundBosses([
+        { at: [0, 0], radius: REST.hinge / 2 + REST.metal },
+        ...slot.map((at) => ({ at, radius: REST.metal })),
+      ]),
+      holes: [{ at: [0, 0], diameter: REST.hinge, name: 'hinge' }],
+      cutouts: [slot],
     },
   ];
 }

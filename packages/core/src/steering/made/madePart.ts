@@ -43,6 +43,8 @@ export interface MadeOutline {
     readonly name: string;
     readonly slot?: { readonly length: number; readonly turn: number };
   }[];
+  /** Rings that are cut out of it. */
+  readonly cutouts?: readonly Plate['outline'][];
   readonly folds?: readonly {
     readonly from: readonly [number, number];
     readonly to: readonly [number, number];
