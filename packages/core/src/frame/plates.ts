@@ -70,15 +70,35 @@ const LEAST_AREA = 1;
 
 export type PlateFault = 'no-area' | 'crosses-itself';
 
+/** Asked of every plate, of its twin and of its findings, again and again of the same outline. */
+const known = new WeakMap<Plate['outline'], PlateFault | 'none'>();
+
 /** What makes an outline no plate: it encloses nothing, or two of its sides cross. */
 export function plateFault(outline: Plate['outline']): PlateFault | undefined {
+  let fault = known.get(outline);
+  if (fault === undefined) known.set(outline, (fault = faultOf(outline) ?? 'none'));
+  return fault === 'none' ? undefined : fault;
+}
+
+function faultOf(outline: Plate['outline']): PlateFault | undefined {
   if (!(Math.abs(polygonArea(outline)) >= LEAST_AREA)) return 'no-area';
-  const side = (index: number) => [outline[index]!, outline[(index + 1) % outline.length]!] as const;
-  for (let first = 0; first < outline.length; first += 1)
-    for (let second = first + 2; second < outline.length; second += 1) {
-      const neighbours = first === 0 && second === outline.length - 1;
-      if (!neighbours && cross2(side(first), side(second))) return 'crosses-itself';
+  const sides = outline.map((from, index) => {
+    const to = outline[(index + 1) % outline.length]!;
+    const [left, right] = from[0] < to[0] ? [from[0], to[0]] : [to[0], from[0]];
+    const [low, high] = from[1] < to[1] ? [from[1], to[1]] : [to[1], from[1]];
+    return { ends: [from, to] as const, left, right, low, high };
+  });
+  for (let first = 0; first < sides.length; first += 1) {
+    const one = sides[first]!;
+    // The last is the neighbour of the first.
+    const last = first === 0 ? sides.length - 1 : sides.length;
+    for (let second = first + 2; second < last; second += 1) {
+      const other = sides[second]!;
+      const beside = other.left > one.right || other.right < one.left;
+      if (beside || other.low > one.high || other.high < one.low) continue;
+      if (cross2(one.ends, other.ends)) return 'crosses-itself';
     }
+  }
   return undefined;
 }
 
