@@ -221,7 +221,7 @@ export { clearances, fit } from './plan/stages/clearance.js';
 export { frame as frameStage } from './plan/stages/frame.js';
 export { stance as stanceStage } from './plan/stages/stance.js';
 export { steering as steeringStage } from './plan/stages/steering.js';
-export { crowding } from './clearance/linkage.js';
+export { crowding } from './clearance/crowding.js';
 export { sweptFindings } from './plan/stages/findings.js';
 export { details } from './plan/stages/fixture.js';
 export * from './steering/steering.js';

@@ -39,7 +39,13 @@ const planning = {
     const search = searchLinkage(linkage, on, heldOf(document, linkage, on), {
       ...options,
       ...(steering?.ok
-        ? { crowded: crowding(document, planner.ask(frameStage, document), steering.steering.built) }
+        ? {
+            crowded: crowding(
+              document,
+              { stance: on, frame: planner.ask(frameStage, document) },
+              steering.steering.built,
+            ),
+          }
         : {}),
     });
     for (let since = performance.now(); ;) {

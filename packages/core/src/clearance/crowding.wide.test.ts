@@ -5,7 +5,7 @@ import { linkagesFor } from '../steering/linkages/registry.js';
 import { searchable, searchLinkage } from '../steering/search.js';
 import { solveLinkage } from '../steering/steering.js';
 import type { Held } from '../stance/solve.js';
-import { crowding } from './linkage.js';
+import { crowding } from './crowding.js';
 import { clearancesOf } from './sweep.js';
 
 /** A vehicle with a linkage begun, and what looks how near it comes to the tubes. */
@@ -24,7 +24,7 @@ function begun(kind: string, set: string, id: string) {
     if (!result.ok) throw new Error(JSON.stringify(result.refusals));
     return result.steering;
   };
-  const crowded = crowding(document, frame, solved(held).built);
+  const crowded = crowding(document, { stance, frame }, solved(held).built);
   const free = searchable(linkage, held);
   /** Sizes in the plan only: arms and rack stay as high as they are. */
   const level = free.filter((size) => !/Height$/.test(size));
@@ -48,8 +48,14 @@ function begun(kind: string, set: string, id: string) {
       ...gaps.filter(({ a, b, moves }) => moves.steer && moving.test(a) && isTube(b)).map(({ gap }) => gap),
     );
   };
-  const wanted = document.seat.gaps.metal;
-  return { held, solved, crowded, search, level, leastGap, wanted };
+  const rodToTyre = (of: Held): number =>
+    Math.min(
+      ...clearancesOf(withHeld(of), planMade(withHeld(of)))
+        .gaps.filter(({ a, b }) => a === 'rod' && b.endsWith(' tyre'))
+        .map(({ gap }) => gap),
+    );
+  const { metal: wanted, tyre: wantedOfTyre } = document.seat.gaps;
+  return { held, solved, crowded, search, level, leastGap, rodToTyre, wanted, wantedOfTyre };
 }
 
 describe('a linkage among the tubes of its frame', () => {
@@ -94,7 +100,7 @@ describe('a linkage among the tubes of its frame', () => {
   );
   it.each([
     ['tadpole-trike', 'tadpole', 'track-rod'],
-    ['tadpole-trike', 'tadpole-small', 'side-sticks'],
+    ['tadpole-trike', 'tadpole', 'under-seat-bar'],
     ['kart', 'kart', 'track-rod'],
   ])(
     '%s %s, %s: what stands in the way of level arms is cleared by raising or lowering them',
@@ -107,4 +113,13 @@ describe('a linkage among the tubes of its frame', () => {
       expect(leastGap(found.held)).toBeGreaterThan(wanted - 0.5);
     },
   );
+  it('counts the tyres that it turns: a rod that its own wheel comes to, by the clearances', () => {
+    const { held, solved, crowded, search, rodToTyre, wantedOfTyre } = begun('kart', 'kart', 'two-rods');
+    const { built, sweep } = solved(held);
+    expect(rodToTyre(held)).toBeLessThan(0);
+    expect(Math.abs(crowded(built, sweep) - (wantedOfTyre - rodToTyre(held)))).toBeLessThan(0.5);
+    const found = search({ crowded })!;
+    expect(found.after.crowded).toBe(0);
+    expect(rodToTyre(found.held)).toBeGreaterThan(wantedOfTyre - 0.5);
+  });
 });

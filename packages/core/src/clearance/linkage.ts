@@ -1,20 +1,13 @@
-import type { BuildDocument } from '@larchwood/format';
-import { fixedPart } from '../frame/apart.js';
-import type { Frame, Piece } from '../frame/frame.js';
+import type { Piece } from '../frame/frame.js';
 import { onPlate, type PlacedPlate } from '../frame/plates.js';
 import { rodsAlong } from '../frame/rods.js';
-import { apart, boundsOf } from '../proximity/bounds.js';
-import { gap, leastPossible } from '../proximity/gap.js';
 import { rodFrom, type Rod } from '../proximity/shapes.js';
 import { positionsAt } from '../steering/pose.js';
 import { moved, type Positions } from '../steering/chain.js';
-import type { Built } from '../steering/linkage.js';
-import { STEERING_GROUP } from '../steering/parts.js';
+import type { LinkagePart } from '../steering/linkage.js';
 import type { Steering } from '../steering/steering.js';
-import type { SteeringSweep } from '../steering/sweep.js';
 import {
   add,
-  along,
   cross,
   distance,
   dot,
@@ -42,6 +35,7 @@ type LinkageBody = Rods &
     readonly besideWheel: boolean;
   };
 interface PartOfLinkage {
+  readonly as: LinkagePart['as'];
   /** Where it is when the bodies of the linkage have gone so far. */
   readonly when: (positions: Positions) => Rod;
 }
@@ -71,7 +65,7 @@ export function linkageBodies(
       sort: 'metal',
       moves: still ? {} : { steer: true },
       at: ({ steer }) => [when(positionsAt(sweep, wheels, steer))],
-      when,
+      ...{ as, when },
       // A shaft turns where it stands: what holds it may come as near as it likes.
       ...(as === 'shaft' && still ? { wanted: 0 } : {}),
       touches: (piece) =>
@@ -81,69 +75,6 @@ export function linkageBodies(
       besideWheel: as === 'arm' && points[to]!.body === 'fork',
     };
   });
-}
-
-/** A piece of this size round the linkage is looked at, mm: no search moves anything further. */
-const ROUND = 250;
-/** Of a sweep's places one in so many is looked at: of a coarse one every other. */
-const everyOf = (steps: number): number => (steps < 30 ? 2 : 4);
-/** A tube is looked at in parts no longer than this, mm: most of them are told to be far off at a glance. */
-const PART = 100;
-
-function inParts({ from, to, radius }: Pick<Rod, 'from' | 'to' | 'radius'>): Rod[] {
-  const parts = Math.max(1, Math.ceil(distance(from, to) / PART));
-  const at = (part: number) => along(from, subtract(to, from), part / parts);
-  return Array.from({ length: parts }, (_, part) => rodFrom(at(part), at(part + 1), radius));
-}
-
-/**
- * How near a linkage comes to the tubes of its frame, wherever it goes: for a search that tries many of them.
- * @param document gap that is wanted of metal, mm; and what of the frame is made apart
- * @returns for a linkage and its sweep, mm that the nearest is too near; 0 where all stand clear
- */
-export function crowding(
-  document: Pick<BuildDocument, 'seat' | 'frame'>,
-  frame: Frame,
-  { points }: Built,
-): (built: Built, sweep: SteeringSweep) => number {
-  const wanted = document.seat.gaps.metal;
-  const around = boundsOf(
-    Object.values(points).map(({ at }) => at),
-    ROUND,
-  );
-  const near = fixedPart(document, frame)
-    .pieces.map((piece) => ({
-      piece,
-      rods: rodsAlong(piece)
-        .flatMap(inParts)
-        .map((rod) => ({ rod, bounds: boundsOf([rod.from, rod.to], rod.radius) }))
-        .filter(({ bounds }) => !apart(around, bounds)),
-    }))
-    .filter(({ rods }) => rods.length > 0);
-  const pieces = frame.pieces.filter(
-    (piece) => piece.member.group === STEERING_GROUP || near.some((each) => each.piece === piece),
-  );
-  return (built, sweep) => {
-    let least = wanted;
-    const stride = everyOf(sweep.steps.length);
-    for (const body of linkageBodies({ built, sweep }, pieces)) {
-      if (!body.moves.steer) continue;
-      const places = sweep.steps
-        .filter((_, step) => step % stride === 0)
-        .map(({ positions }) => body.when(positions));
-      const swept = boundsOf(
-        places.flatMap(({ from, to }) => [from, to]),
-        places[0]!.radius + wanted,
-      );
-      const others = near
-        .filter(({ piece }) => !body.touches(piece))
-        .flatMap(({ rods }) => rods.filter(({ bounds }) => !apart(swept, bounds)));
-      for (const rod of places)
-        for (const { rod: other } of others)
-          if (leastPossible(rod, other) < least) least = Math.min(least, gap(rod, other));
-    }
-    return wanted - least;
-  };
 }
 
 /** Tubes and plates of a made fork, which turn with their wheel. */

@@ -98,12 +98,12 @@ export const STEERING_WORDS: Words<keyof SteeringFindings> = {
   }),
   'boss-thin': ({ wall, wanted }, { mm }) => ({
     title: 'The stub axle’s boss is thin round its bore',
-    text: `${mm(wall)} of wall; ${mm(wanted)} wanted.`,
+    text: `${wall > 0 ? mm(wall) : 'Nothing'} of wall; ${mm(wanted)} wanted.`,
     remedies: ['Use a thicker boss', 'Choose a smaller kingpin'],
   }),
   'collar-thin': ({ wall, wanted }, { mm }) => ({
     title: 'The collar is thin outside of its bearing',
-    text: `${mm(wall)} of wall; ${mm(wanted)} wanted.`,
+    text: `${wall > 0 ? mm(wall) : 'Nothing'} of wall; ${mm(wanted)} wanted.`,
     remedies: ['Use a thicker collar', 'Choose a smaller bearing'],
   }),
   'collar-short': ({ length, needs }, { mm }) => ({

@@ -74,11 +74,20 @@ export function* searchLinkage(
   held: Held,
   options: SearchOptions,
 ): Generator<SearchProgress, Proposal | undefined> {
-  const clear = yield* searchOnce(linkage, stance, held, options, COST.tube);
+  const clear = yield* part(searchOnce(linkage, stance, held, options, COST.tube), 0);
   if (!clear || clear.before.crowded === 0) return clear;
   if (clear.after.crowded === 0 && clear.after.rms <= clear.before.rms) return clear;
   // It cannot be brought clear, or only at the price of more error: as little error as there is, no nearer than it stands.
-  return yield* searchOnce(linkage, stance, held, options, 0);
+  return yield* part(searchOnce(linkage, stance, held, options, 0), 1);
+}
+
+/** One of two searches, the second only where the first did not do: half of the way each. */
+function* part<T>(search: Generator<SearchProgress, T>, which: 0 | 1): Generator<SearchProgress, T> {
+  for (;;) {
+    const next = search.next();
+    if (next.done) return next.value;
+    yield { done: (which + next.value.done) / 2 };
+  }
 }
 
 /** @param worth degrees of error that a mm away from a tube is worth */

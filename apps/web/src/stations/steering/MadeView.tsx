@@ -176,12 +176,15 @@ function MadeSection({ part, made, one, from, units, onPut, onSettle, onTakeOut 
             <tbody>
               {one.result.rows.map((row) => (
                 <tr key={row.name} className="border-b border-rule">
-                  <th scope="row" className="py-0.5 text-left font-normal">
+                  <th scope="row" colSpan={isLong(row) ? 2 : 1} className="py-0.5 text-left font-normal">
                     {row.name}
+                    {isLong(row) && <span className="figure block">{row.text}</span>}
                   </th>
-                  <td className="figure py-0.5 pl-3 text-right">
-                    <RowValue row={row} units={units} />
-                  </td>
+                  {!isLong(row) && (
+                    <td className="figure py-0.5 pl-3 text-right">
+                      <RowValue row={row} units={units} />
+                    </td>
+                  )}
                 </tr>
               ))}
             </tbody>
@@ -322,6 +325,9 @@ function CountField({
   );
 }
 
+/** What is more than a word or two stands under its name, over the whole width. */
+const isLong = ({ text = '' }: MadeRow): boolean => text.length > 24;
+
 function RowValue({
   row: { value, quantity, text },
   units,
@@ -329,9 +335,7 @@ function RowValue({
   readonly row: MadeRow;
   readonly units: BuildDocument['units'];
 }) {
-  // What is short stays on one line.
-  if (text !== undefined || value === undefined)
-    return <span className={(text?.length ?? 0) < 16 ? 'whitespace-nowrap' : ''}>{text}</span>;
+  if (text !== undefined || value === undefined) return <span className="whitespace-nowrap">{text}</span>;
   if (quantity === 'angle') return formatAngle(value, 1);
   if (quantity === 'count') return String(value);
   return <Length mm={value} display={units} digits={1} />;

@@ -26,17 +26,18 @@ const STEPS = { mm: 1, inch: SIXTEENTH } as const;
 const PITCH_LIMITS = [2, 100] as const;
 const ANGLE_STEP = 0.5;
 
-/** How near it comes to the tubes of the frame, where that is too near. */
+/** How near it comes to tubes and tyres, where that is too near. */
 function Room({
   before,
   after,
   units,
 }: Pick<Proposal, 'before' | 'after'> & { readonly units: LengthDisplay }) {
-  if (before.crowded < LEAST_ROOM) return <p className="text-quiet">It stays clear of every tube.</p>;
+  if (before.crowded < LEAST_ROOM)
+    return <p className="text-quiet">It stays clear of every tube and tyre.</p>;
   const near = (crowded: number) => <Measure value={crowded} quantity="length" display={units} digits={1} />;
   return (
     <p>
-      A rod or an arm is {near(before.crowded)} too near to a tube;{' '}
+      A rod or an arm is {near(before.crowded)} too near to a tube or a tyre;{' '}
       {after.crowded < LEAST_ROOM ? (
         'then it stands clear.'
       ) : (

@@ -44,6 +44,7 @@ export const SIDE_STICKS: Linkage = {
       name: 'Stick’s arm on the kingpin',
       symbol: 'si',
       limits: [-250, 250],
+      searched: true,
       meaning: 'Kingpin axis to the ball of the stick’s rod, square out inward; negative when outward.',
     },
     {
@@ -51,6 +52,7 @@ export const SIDE_STICKS: Linkage = {
       name: 'Rod below stick’s pivot',
       symbol: 'sr',
       limits: [-250, 250],
+      searched: true,
       meaning: 'Ball of the stick’s rod below the stick’s pivot; negative when above it.',
       feel: 'Longer steers quicker.',
     },

@@ -120,7 +120,9 @@ export const COLLAR: MadePart = {
           text: 'as the race measures, less 0.02 to 0.05 mm (0.001 to 0.002 in) for a press fit',
         },
         { name: 'Shoulder that the race stands on', value: Math.max(0, shoulder), quantity: 'length' },
-        { name: 'Wall outside of the race', value: wall, quantity: 'length' },
+        wall > 0
+          ? { name: 'Wall outside of the race', value: wall, quantity: 'length' }
+          : { name: 'Wall outside of the race', text: 'none is left' },
         { name: 'Cut', value: sizes.length! + 2 * sizes.facing!, quantity: 'length' },
         { name: 'Between the shoulders', value: sizes.length! - 2 * recess, quantity: 'length' },
         { name: 'Bored through', value: sizes.bearingInner! + ROUND_STEERER, quantity: 'length' },

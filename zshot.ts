@@ -1,0 +1,36 @@
+import { chromium } from '@playwright/test';
+import { newBrief, station, tab } from './e2e/helpers.js';
+(async () => {
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const ctx = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: 'http://127.0.0.1:4300' });
+const page = await ctx.newPage();
+page.on('pageerror', (e) => console.log('PAGEERROR', e.message));
+const steer = async (name: string, o: object) => { await newBrief(page, name, o as never); await station(page, 'Steering'); };
+const made = async (b: RegExp) => { await tab(page, 'Made at home'); await page.getByRole('button', { name: b }).click(); await page.waitForTimeout(400); };
+await steer('m collar', { kind: 'Motorcycle', units: 'Inches, fractions' });
+await made(/^Make a collar/);
+await page.getByRole('button', { name: 'Make the head tube of it' }).click();
+const f = page.getByLabel('Collar, outside, in');
+await f.fill('1 1/2'); await f.press('Enter'); await page.waitForTimeout(500);
+await page.screenshot({ path: '/tmp/s1.png' });
+console.log(await page.getByRole('complementary', { name: 'Steering', exact: true }).innerText().then(t => t.slice(0, 400)));
+await steer('trike', { kind: 'Tadpole trike' });
+await page.getByRole('button', { name: 'Begin with these sizes' }).click();
+await page.getByRole('button', { name: 'Make the pieces' }).click();
+await made(/^Make .*yokes/i);
+for (const v of ['abc', '0', '500', '12']) { const b = page.getByLabel('Boss, outside, mm'); await b.fill(v); await b.press('Enter'); await page.waitForTimeout(300); console.log(v, await b.inputValue(), (await page.locator('[role=alert], [aria-invalid=true]').count())); await page.keyboard.press('Escape'); }
+await station(page, 'Tubes'); await page.getByRole('tab', { name: '3-D' }).click(); await page.waitForTimeout(2500);
+await page.screenshot({ path: '/tmp/s2.png' });
+await steer('buggy', { kind: 'Off-road kart or buggy' });
+await page.getByRole('button', { name: 'Begin with these sizes' }).click();
+await page.getByRole('button', { name: 'Make the pieces' }).click();
+await made(/^Make .*yokes/i); await page.getByRole('button', { name: 'Make a column' }).click(); await page.getByRole('button', { name: /^Make a collar/ }).click();
+const r = page.getByLabel('Rest: slot from hinge, mm'); await r.fill('150'); await r.press('Enter');
+await page.waitForTimeout(500);
+await page.evaluate(() => (document.documentElement.dataset.theme = 'night'));
+await page.getByRole('tab', { name: 'Side', exact: true }).click(); await page.waitForTimeout(500);
+await page.screenshot({ path: '/tmp/s3.png' });
+await station(page, 'Tubes'); await page.getByRole('tab', { name: '3-D' }).click(); await page.waitForTimeout(2500);
+await page.screenshot({ path: '/tmp/s4.png' });
+await browser.close();
+})();
