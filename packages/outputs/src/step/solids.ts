@@ -19,6 +19,7 @@ import {
   castEdge,
   cross,
   middlesOf,
+  realCorners,
   onPlate,
   pieceMesh,
   plateMesh,
@@ -196,7 +197,7 @@ export function plateSolid(placed: PlacedPlate): Shape3D {
   if (plate.bendLines.some(({ angle }) => angle !== 0)) return facetsOf(plateMesh(placed)).simplify();
   const low = (point: readonly [number, number]): Vector =>
     along(onPlate(placed, point), normal, -plate.thickness / 2);
-  const corners = plate.outline.map(([x, y]) => triple(low([x, y])));
+  const corners = realCorners(plate.outline).map(([x, y]) => triple(low([x, y])));
   const outline = assembleWire(
     corners.map((corner, index) => makeLine(corner, corners[(index + 1) % corners.length]!)),
   );

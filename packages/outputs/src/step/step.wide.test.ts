@@ -80,7 +80,7 @@ describe('solids', () => {
       }
     },
   );
-  it('a kart’s kingpins, bosses and stub axles, bars and bored, are made as the core has them', () => {
+  it('a kart’s yokes, kingpins, bosses and stub axles, bars and bored, are made as the core has them', () => {
     const plan = planMade(withKnuckles());
     const around = surroundingsOf(plan.frame);
     for (const id of ['steering-kingpin:left', 'steering-boss:left', 'steering-stub:left']) {
@@ -97,6 +97,12 @@ describe('solids', () => {
         for (let line = 15; line < 360; line += 50)
           expect(outsideBy(shape, wallPoint(end, line, end.edge.outer[line]!)), id).toBeLessThan(0.01);
     }
+    // The yokes' plates have metal as their outlines say, also where two corners were one.
+    for (const placed of plan.frame.plates.filter(({ plate }) => plate.id.startsWith('steering-yoke')))
+      expect(volumeOf(plateSolid(placed)) / (placed.mass / STEEL)).toBeCloseTo(1, 3);
+    const [ear] = plan.frame.plates.filter(({ plate }) => plate.id === 'steering-yoke-upper');
+    const twice = { ...ear!.plate, outline: ear!.plate.outline.flatMap((corner) => [corner, corner]) };
+    expect(volumeOf(plateSolid({ ...ear!, plate: twice }))).toBeCloseTo(volumeOf(plateSolid(ear!)), 3);
   });
   it('a frame reads back with each piece’s metal, by its name; the same plan gives the same solids', async () => {
     const plan = planOf('Orchard ladder');

@@ -1,5 +1,6 @@
 import type { Node, Plate } from '@larchwood/format';
 import { teller, type Finding } from '../../findings/finding.js';
+import { realCorners } from '../../frame/plates.js';
 import { add, along, dot, scale, squareTo, subtract, unit, type Vector } from '../../vector/vector.js';
 import { lying, STEERING_GROUP } from '../parts.js';
 import type { Sizes } from '../linkage.js';
@@ -316,7 +317,7 @@ function forkParts(
       material: 'mild-steel',
     },
     ...{ mirrored: false, group: STEERING_GROUP, plane: 'plan', tilt, turn, bendLines: [] },
-    outline: shape.outline.map(turned),
+    outline: realCorners(shape.outline.map(turned)),
     holes: shape.holes.map(({ at, diameter }) => ({ at: turned(at), diameter })),
   });
   const lean = (Math.atan2(axis[0], axis[2]) * -180) / Math.PI;

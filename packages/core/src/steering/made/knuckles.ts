@@ -1,5 +1,6 @@
 import type { Node, Plate } from '@larchwood/format';
 import { teller } from '../../findings/finding.js';
+import { realCorners } from '../../frame/plates.js';
 import { contactOf } from '../../stance/steering.js';
 import { cross, distance, dot, scale, squareTo, subtract, unit, type Vector } from '../../vector/vector.js';
 import type { Sizes } from '../linkage.js';
@@ -266,7 +267,7 @@ function yokeParts({ steered }: MadeFrom['stance'], sizes: Sizes): GraphParts {
     return {
       ...{ id: `steering-yoke-${id}`, name, node: `steering-yoke-${id}`, thickness: ears },
       ...{ material: 'mild-steel', mirrored: true, group: STEERING_GROUP, plane: 'plan', tilt, turn },
-      outline: outline.map(laid),
+      outline: realCorners(outline.map(laid)),
       holes: (holes ?? []).map((hole) => ({ at: laid(hole.at), diameter: hole.diameter })),
       bendLines: [],
     };

@@ -13,7 +13,7 @@ import { findLinkage } from '../linkages/registry.js';
 import { solveLinkage, steeringOf } from '../steering.js';
 import { LEAST_WALL } from './collar.js';
 import { STEEP, unevenness } from '../columnJoints.js';
-import { HELD_EVERY, REST } from './column.js';
+import { HELD_EVERY } from './column.js';
 import type { MadeFrom } from './madePart.js';
 import { findMadePart, MADE_PARTS, madeOf, sizesOf } from './registry.js';
 
@@ -241,34 +241,6 @@ describe('a column', () => {
     expect(row(rested, 'Slot, along its arc')).toBeCloseTo(200 * (Math.PI / 12), 6);
     expect(row(rested, 'Hands from lowest')).toBeCloseTo(long * (Math.SQRT1_2 - 0.5), 6);
     expect(codes(from, 'column', { restRadius: 200, restLow: 45, restHigh: 45 })).toEqual(['rest-no-range']);
-  });
-  it('its plate has the slot on that arc, a bolt wide, its hinge, and metal round both', () => {
-    const [plate] = one(from, 'column', { restRadius: 200, restLow: 30, restHigh: 45 }).result.outlines;
-    const [slot] = plate!.cutouts!;
-    for (const [x, y] of slot!) {
-      const [at, angle] = [Math.hypot(x, y), (Math.atan2(y, x) * 180) / Math.PI];
-      expect(at).toBeGreaterThan(200 - REST.slot / 2 - 0.1);
-      expect(at).toBeLessThan(200 + REST.slot / 2 + 0.1);
-      // Its round ends go on past both angles by half a bolt.
-      const past = (Math.asin(REST.slot / 2 / 200) * 180) / Math.PI + 0.05;
-      expect(angle).toBeGreaterThan(30 - past);
-      expect(angle).toBeLessThan(45 + past);
-    }
-    // Area of a band with two round ends: width times arc, and a circle.
-    const area = Math.abs(
-      slot!.reduce((sum, [x, y], index) => {
-        const [nx, ny] = slot![(index + 1) % slot!.length]!;
-        return sum + (x * ny - nx * y) / 2;
-      }, 0),
-    );
-    const expected = REST.slot * 200 * (Math.PI / 12) + (Math.PI * REST.slot ** 2) / 4;
-    expect(Math.abs(area / expected - 1)).toBeLessThan(0.01);
-    expect(plateFault(plate!.outline)).toBeUndefined();
-    expect(plate!.holes).toEqual([{ at: [0, 0], diameter: REST.hinge, name: 'hinge' }]);
-    for (const none of [{ restRadius: 0 }, { restLow: 45, restHigh: 45 }])
-      expect(
-        one(from, 'column', { restRadius: 200, restLow: 30, restHigh: 45, ...none }).result.outlines,
-      ).toEqual([]);
   });
   it('arms that are held up ask for a rest, just over what tires, and one cures it', () => {
     const raised = (armRaise: number): MadeFrom => ({

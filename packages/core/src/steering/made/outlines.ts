@@ -1,5 +1,6 @@
 import type { Plate } from '@larchwood/format';
 import { polygonHull } from 'd3-polygon';
+import { realCorners } from '../../frame/plates.js';
 
 type Point = readonly [number, number];
 const tenth = (value: number): number => Math.round(value * 10) / 10;
@@ -15,7 +16,7 @@ export function roundBosses(
       return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
     }),
   );
-  return (polygonHull(points) ?? points).map(([x, y]): [number, number] => [tenth(x), tenth(y)]);
+  return realCorners((polygonHull(points) ?? points).map(([x, y]): [number, number] => [tenth(x), tenth(y)]));
 }
 
 /** A rectangle about a point. */

@@ -10,6 +10,8 @@ import { collarFollowing, HEAD_TUBE, withCollar, withSteeringParts } from '../..
 import { distance, dot, length, subtract, unit } from '../../vector/vector.js';
 import { columnEnds } from '../columnJoints.js';
 import { steeringOf } from '../steering.js';
+import { plateFault } from '../../frame/plates.js';
+import { REST } from './column.js';
 import { LEAST_WALL } from './knuckles.js';
 
 /** A vehicle that makes one part, with its pieces in the frame. */
@@ -151,6 +153,36 @@ describe('a collar', () => {
       expect(collarFollowing(begun, wider)).toBe(begun);
     },
   );
+});
+
+describe('a column’s rest', () => {
+  const plates = (sizes: Record<string, number>) => making('kart', 'ladder', 'column', sizes).result.outlines;
+  it('its plate has the slot on that arc, a bolt wide, its hinge, and metal round both', () => {
+    const [plate] = plates({ restRadius: 200, restLow: 30, restHigh: 45 });
+    const [slot] = plate!.cutouts!;
+    for (const [x, y] of slot!) {
+      const [at, angle] = [Math.hypot(x, y), (Math.atan2(y, x) * 180) / Math.PI];
+      expect(at).toBeGreaterThan(200 - REST.slot / 2 - 0.1);
+      expect(at).toBeLessThan(200 + REST.slot / 2 + 0.1);
+      // Its round ends go on past both angles by half a bolt.
+      const past = (Math.asin(REST.slot / 2 / 200) * 180) / Math.PI + 0.05;
+      expect(angle).toBeGreaterThan(30 - past);
+      expect(angle).toBeLessThan(45 + past);
+    }
+    // Area of a band with two round ends: width times arc, and a circle.
+    const area = Math.abs(
+      slot!.reduce((sum, [x, y], index) => {
+        const [nx, ny] = slot![(index + 1) % slot!.length]!;
+        return sum + (x * ny - nx * y) / 2;
+      }, 0),
+    );
+    const expected = REST.slot * 200 * (Math.PI / 12) + (Math.PI * REST.slot ** 2) / 4;
+    expect(Math.abs(area / expected - 1)).toBeLessThan(0.01);
+    expect(plateFault(plate!.outline)).toBeUndefined();
+    expect(plate!.holes).toEqual([{ at: [0, 0], diameter: REST.hinge, name: 'hinge' }]);
+    for (const none of [{ restRadius: 0 }, { restLow: 45, restHigh: 45 }])
+      expect(plates({ restRadius: 200, restLow: 30, restHigh: 45, ...none })).toEqual([]);
+  });
 });
 
 describe('a solid bar', () => {
