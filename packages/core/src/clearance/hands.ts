@@ -26,7 +26,10 @@ export function handParts(place: RiderPlace, whose: string): Body[] {
       }),
     ];
   }
-  if (hands.on === 'wheel') return onColumn(place, whose, AS_DRAWN);
+  if (hands.on === 'wheel') {
+    const { hands: held, columns } = onColumn(place, whose, AS_DRAWN);
+    return [...held, ...columns];
+  }
   if (hands.on === 'sticks')
     return [
       part('side-sticks', { steer: true }, ({ steer }) => {
@@ -60,22 +63,29 @@ export interface Swung {
 }
 const AS_DRAWN: Swung = { words: '', point: (at) => at, direction: (axis) => axis };
 
-/** A column and its wheel, or its bars straight ahead, where the column is swung to. */
-export function onColumn({ hands }: RiderPlace, whose: string, { words, point, direction }: Swung): Body[] {
-  const still = (name: string, shapes: readonly Shape[]): Body => ({
-    name: `${whose}${name}${words}`,
-    sort: 'metal',
-    moves: {},
-    at: () => shapes,
-  });
-  if (hands.on === 'bars')
-    return [still('bars', [rodFrom(point(hands.left), point(hands.right), METAL.bar)])];
-  if (hands.on !== 'wheel') return [];
-  const [centre, spindle] = [point(hands.centre), direction(hands.axis)];
-  return [
-    still('steering wheel', [
-      { as: 'disc', centre, spindle, radius: hands.radius, half: 0, round: METAL.rim },
-    ]),
-    still('column', [rodFrom(point(hands.columnFoot), along(centre, spindle, -METAL.rim), METAL.column)]),
+/** Wheel or bars, straight ahead, and their column, where that is swung to. */
+export function onColumn(
+  { hands }: RiderPlace,
+  whose: string,
+  { words, point, direction }: Swung,
+): { readonly hands: readonly Body[]; readonly columns: readonly Body[] } {
+  const still = (name: string, shape: Shape): readonly Body[] => [
+    { name: `${whose}${name}${words}`, sort: 'metal', moves: {}, at: () => [shape] },
   ];
+  if (hands.on === 'bars')
+    return {
+      hands: still('bars', rodFrom(point(hands.left), point(hands.right), METAL.bar)),
+      columns: [],
+    };
+  if (hands.on !== 'wheel') return { hands: [], columns: [] };
+  const [centre, spindle] = [point(hands.centre), direction(hands.axis)];
+  return {
+    hands: still('steering wheel', {
+      ...{ as: 'disc', centre, spindle, radius: hands.radius, half: 0, round: METAL.rim },
+    }),
+    columns: still(
+      'column',
+      rodFrom(point(hands.columnFoot), along(centre, spindle, -METAL.rim), METAL.column),
+    ),
+  };
 }

@@ -62,7 +62,7 @@ export function pairsOf(document: Pick<BuildDocument, 'mass' | 'frame'>, plan: S
     ...stance.places.flatMap((place) =>
       seatParts(place, '').shell.flatMap((shell) => [
         ...linkage.map((part): Pair => ({ a: part, b: shell })),
-        ...(rest?.set ?? []).map((part): Pair => ({ a: shell, b: part })),
+        ...(rest ? [...rest.hands, ...rest.columns] : []).map((part): Pair => ({ a: shell, b: part })),
       ]),
     ),
     ...restPairs(rest, linkage, frame),
@@ -82,9 +82,7 @@ const restPairs = (
   rest
     ? [
         ...linkage.filter(({ moves }) => moves.steer).map((part): Pair => ({ a: rest.plate, b: part })),
-        ...rest.set
-          .filter(({ name }) => !name.includes('column'))
-          .flatMap((part) => frame.map((tube): Pair => ({ a: tube, b: part }))),
+        ...rest.hands.flatMap((part) => frame.map((tube): Pair => ({ a: tube, b: part }))),
       ]
     : [];
 
@@ -145,7 +143,10 @@ function riderPairs(
   const trunk = rider('trunk', {}, ({ hip, shoulder }) => [
     rodFrom(hip, shoulder, THICKNESS.trunk * stature),
   ]);
-  const steering = [...handParts(place, whose), ...(rest ? [rest.plate, ...rest.set] : [])];
+  const steering = [
+    ...handParts(place, whose),
+    ...(rest ? [rest.plate, ...rest.hands, ...rest.columns] : []),
+  ];
   const seat = seatParts(place, whose);
   return [
     ...steering.flatMap((part): Pair[] => [

@@ -15,8 +15,9 @@ const BIT = 5;
 /** A column's rest, and the column with what is on it at both ends of its slot: none where nothing rests it. */
 export interface Rest {
   readonly plate: Rods & Body;
-  /** Column, and wheel or bars, at its lowest and its highest. */
-  readonly set: readonly Body[];
+  /** Wheel or bars, at its lowest and its highest; and the column there. */
+  readonly hands: readonly Body[];
+  readonly columns: readonly Body[];
 }
 
 /**
@@ -42,7 +43,7 @@ export function restOf({ steering, made = [] }: Standing, place: RiderPlace): Re
     const at = (index: number) => onArc(restLow! + ((restHigh! - restLow!) * index) / bits);
     return rodFrom(at(bit), at(bit + 1), HALF);
   });
-  const at = (words: string, angle: number): Body[] => {
+  const at = (words: string, angle: number) => {
     // About the hinge, in the vehicle's own plane; a turn about the y axis brings z to x.
     const swung = (v: Vector): Vector => turn(v, [0, 1, 0], back * (leans - angle));
     return onColumn(place, '', {
@@ -51,8 +52,10 @@ export function restOf({ steering, made = [] }: Standing, place: RiderPlace): Re
       direction: swung,
     });
   };
+  const both = [at(' at its lowest', restLow!), at(' at its highest', restHigh!)];
   return {
     plate: { name: 'rest of the column', sort: 'metal', moves: {}, at: () => strip },
-    set: [...at(' at its lowest', restLow!), ...at(' at its highest', restHigh!)],
+    hands: both.flatMap(({ hands }) => hands),
+    columns: both.flatMap(({ columns }) => columns),
   };
 }

@@ -133,7 +133,15 @@ export const KNUCKLES: MadePart = {
           value: Math.abs(patch[1]),
           quantity: 'length',
         },
-        ...(inner < sizes.kingpin!
+        ...(hasStub(spindle, sizes)
+          ? []
+          : [
+              {
+                name: 'Careful',
+                text: 'the wheel is as near as the boss: no stub axle stands beside the kingpin',
+              },
+            ]),
+        ...(hasStub(spindle, sizes) && inner < sizes.kingpin!
           ? [{ name: 'Careful', text: 'the hub’s inner bearing meets the kingpin: lengthen the spindle' }]
           : []),
       ],
@@ -159,6 +167,9 @@ export const KNUCKLES: MadePart = {
 const IN_BOSS = { bush: 2, other: 0.5 } as const;
 const boreOf = ({ kingpin }: Sizes, bearing: string): number =>
   kingpin! + 2 * (bearing === 'bush' ? IN_BOSS.bush : IN_BOSS.other);
+
+/** A wheel that turns about its own middle, or hardly beside it, has no stub axle beside the kingpin. */
+const hasStub = (spindle: number, { boss }: Sizes): boolean => spindle > boss!;
 
 const merged = (one: GraphParts, other: GraphParts): GraphParts => ({
   nodes: [...one.nodes, ...other.nodes],
@@ -187,8 +198,7 @@ function turnedParts({ steered }: MadeFrom['stance'], sizes: Sizes, bearing: str
     barOf(sizes.stub!),
   ];
   const both = { mirrored: true } as const;
-  // A wheel that turns about its own middle has no stub axle beside the kingpin.
-  const beside = spindle > sizes.boss!;
+  const beside = hasStub(spindle, sizes);
   return {
     nodes: [
       at('kingpin-top', 'Kingpin: under its head', scale(up, half + sizes.ears!)),
