@@ -67,7 +67,8 @@ export {
 export { GAUGES, gaugeOf, gaugeWall, parseGauge, type GaugeTable } from './frame/gauge.js';
 export { outlineOf, type Outline } from './frame/outline.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
-export { realCorners, holeRing, middlesOf, onPlate } from './frame/plates.js';
+export { holeRing, middlesOf, onPlate } from './frame/plates.js';
+export { realCorners } from './vector/ring.js';
 export { centreLine, EYE, isEndOn, pieceOutline, type OnPaper, type Seen } from './solid/silhouette.js';
 export {
   chooseSection,

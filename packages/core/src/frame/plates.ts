@@ -65,13 +65,6 @@ export const onPlate = (
   [x, y]: readonly [number, number],
 ): Vector => add(at, add(scale(axes[0], x), scale(axes[1], y)));
 
-/** Corners of an outline, without those that stand on the one before: sides of no length are none. */
-export const realCorners = (outline: Plate['outline']): Plate['outline'] =>
-  outline.filter(([x, y], index) => {
-    const [px, py] = outline.at(index - 1)!;
-    return Math.hypot(x - px, y - py) > 1e-6;
-  });
-
 /** Less than this is no plate, mm2. */
 const LEAST_AREA = 1;
 

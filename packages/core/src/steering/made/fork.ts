@@ -1,6 +1,6 @@
 import type { Node, Plate } from '@larchwood/format';
 import { teller, type Finding } from '../../findings/finding.js';
-import { realCorners } from '../../frame/plates.js';
+import { realCorners } from '../../vector/ring.js';
 import { add, along, dot, scale, squareTo, subtract, unit, type Vector } from '../../vector/vector.js';
 import { lying, STEERING_GROUP } from '../parts.js';
 import type { Sizes } from '../linkage.js';

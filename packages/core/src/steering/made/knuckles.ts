@@ -1,7 +1,7 @@
 import type { Node, Plate } from '@larchwood/format';
 import { teller } from '../../findings/finding.js';
-import { realCorners } from '../../frame/plates.js';
 import { contactOf } from '../../stance/steering.js';
+import { realCorners } from '../../vector/ring.js';
 import { cross, distance, dot, scale, squareTo, subtract, unit, type Vector } from '../../vector/vector.js';
 import type { Sizes } from '../linkage.js';
 import { lying, STEERING_GROUP, type GraphParts } from '../parts.js';

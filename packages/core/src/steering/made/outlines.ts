@@ -1,6 +1,6 @@
 import type { Plate } from '@larchwood/format';
 import { polygonHull } from 'd3-polygon';
-import { realCorners } from '../../frame/plates.js';
+import { realCorners } from '../../vector/ring.js';
 
 type Point = readonly [number, number];
 const tenth = (value: number): number => Math.round(value * 10) / 10;
