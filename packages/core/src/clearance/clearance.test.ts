@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { BuildDocument } from '@larchwood/format';
 import { describe, expect, it } from 'vitest';
+import { findingText } from '../findings/catalogue.js';
 import { isFinding } from '../findings/finding.js';
 import { EVERY_SET, holding, made, planMade, stanceMade } from '../../../../testing/made.js';
 import { figureOf } from '../rider/figure.js';
@@ -37,6 +38,26 @@ function sampled(a: Vector, b: Vector, to: (p: Vector) => number): number {
     least = Math.min(least, to(along(a, subtract(b, a), step / 2000)));
   return least;
 }
+
+describe('findings of gaps', () => {
+  it('of a rod or an arm name the search for a better linkage, of others not', () => {
+    const document = made('tadpole-trike', 'tadpole');
+    const stance = stanceMade(document);
+    const usual = steeringOf(document, stance);
+    if (!usual?.ok) throw new Error(JSON.stringify(usual));
+    const { linkage, held } = usual.steering;
+    const own = { ...document, steering: { linkage, held, made: [] } } as BuildDocument;
+    const found = clearanceFindings(clearancesOf(own, planMade(own))).filter(isFinding('parts-meet'));
+    const remedies = (a: string) =>
+      found.filter((each) => each.values.a === a).map((each) => findingText(each, own.units).remedies.join());
+    expect(remedies('track rod').length).toBeGreaterThan(0);
+    for (const text of remedies('track rod')) expect(text).toContain('a better linkage');
+    const long = holding(document, { ...document.stance.held, baseLength: 450, baseAngle: 16 });
+    const others = clearanceFindings(clearancesOf(long, planMade(long))).filter(isFinding('parts-meet'));
+    expect(others.length).toBeGreaterThan(0);
+    for (const each of others) expect(findingText(each, own.units).remedies.join()).not.toContain('linkage');
+  });
+});
 
 describe('gaps', () => {
   it('between rods, and between a rod and a tyre, are those of points closely set along them', () => {

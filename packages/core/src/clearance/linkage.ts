@@ -65,7 +65,7 @@ export function linkageBodies(
       sort: 'metal',
       moves: still ? {} : { steer: true },
       at: ({ steer }) => [when(positionsAt(sweep, wheels, steer))],
-      ...{ as, when },
+      ...{ as, when, ofLinkage: true },
       // A shaft turns where it stands: what holds it may come as near as it likes.
       ...(as === 'shaft' && still ? { wanted: 0 } : {}),
       touches: (piece) =>

@@ -19,6 +19,8 @@ export type Sort = 'tyre' | 'rider' | 'metal';
 export interface Rods {
   /** Gap that is wanted of it where it is not the usual one of its sort, mm. */
   readonly wanted?: number;
+  /** It is a rod, an arm or a shaft of the linkage. */
+  readonly ofLinkage?: true;
   readonly name: string;
   readonly sort: Sort;
   readonly moves: Moves;

@@ -26,6 +26,8 @@ export interface Clearance {
   readonly moves: Moves;
   /** Of parts that the steering brings together: how far it turns before they touch, degrees to either side. */
   readonly freeTo?: number;
+  /** One of them is a rod, an arm or a shaft of the linkage. */
+  readonly ofLinkage?: true;
 }
 /** A hand that leaves its grip on the way to full lock. */
 export interface LostGrip {
@@ -98,13 +100,13 @@ export function clearanceFindings({ gaps, lostGrips: lost }: Clearances): Findin
   return [
     ...gaps
       .filter(({ verdict }) => verdict !== 'clear')
-      .map(({ id, a, b, gap: value, wanted, moves, verdict }) =>
+      .map(({ id, a, b, gap: value, wanted, moves, verdict, ofLinkage = false }) =>
         tell(
           verdict === 'meet' ? 'parts-meet' : 'gap-small',
           // Feet can be kept clear of a wheel while it is turned far; what always meets must be mended.
           verdict === 'meet' && !(moves.crank && moves.steer) ? 'stop' : 'look',
           id,
-          { a, b, gap: value, overlap: -value, wanted },
+          { a, b, gap: value, overlap: -value, wanted, ofLinkage },
         ),
       ),
     ...lost.map(({ rider, steer, short }) =>
@@ -182,6 +184,7 @@ function least(
     pose: best.pose,
     moves: { ...a.moves, ...b.moves },
     ...(free === undefined ? {} : { freeTo: free }),
+    ...(a.ofLinkage ? { ofLinkage: a.ofLinkage } : {}),
   };
 }
 

@@ -21,6 +21,10 @@ const nearest = ({ dimension, value, quantity }: Reach, { measure }: Say): strin
     ? ''
     : ` ${dimension} at ${measure(value, quantity)} just reaches.`;
 
+/** Of parts of the linkage: what looks for sizes with which they stand clear. */
+const betterLinkage = (ofLinkage: boolean): readonly string[] =>
+  ofLinkage ? ['Look for a better linkage, at Steering: it keeps off tubes and tyres'] : [];
+
 const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
   'outside-band': ({ dimension, value, use, low, high, quantity }, { measure }) => ({
     title: `${dimension} outside the usual band`,
@@ -135,15 +139,19 @@ const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
     text: `Out by ${degrees(angle)} from hanging; over ${degrees(wanted)} they tire soon where nothing rests them.`,
     remedies: ['Bring the grips lower or nearer', 'Give the arms or the bars a rest'],
   }),
-  'parts-meet': ({ a, b, overlap, wanted }, { mm }) => ({
+  'parts-meet': ({ a, b, overlap, wanted, ofLinkage }, { mm }) => ({
     title: `${asSentence(a)} meets ${b}`,
     text: `They stand ${mm(overlap)} in each other on the way; ${mm(wanted)} of gap wanted.`,
-    remedies: ['Move one of them away', 'Give less lock or travel'],
+    remedies: ['Move one of them away', ...betterLinkage(ofLinkage), 'Give less lock or travel'],
   }),
-  'gap-small': ({ a, b, gap, wanted }, { mm }) => ({
+  'gap-small': ({ a, b, gap, wanted, ofLinkage }, { mm }) => ({
     title: `${asSentence(a)} close to ${b}`,
     text: `${mm(gap)} at the least; ${mm(wanted)} wanted.`,
-    remedies: ['Move one of them away', 'Set the wanted gap smaller, if that is meant'],
+    remedies: [
+      'Move one of them away',
+      ...betterLinkage(ofLinkage),
+      'Set the wanted gap smaller, if that is meant',
+    ],
   }),
   'grip-lost': ({ rider, short, steer }, { mm, degrees }) => ({
     title: `${rider}: a hand leaves its grip in a tight turn`,

@@ -46,6 +46,15 @@ export interface Reach {
   value?: number;
   quantity?: Quantity;
 }
+/** Two parts and their least gap, mm; whether one of them is of the linkage. */
+interface GapValues {
+  a: string;
+  b: string;
+  gap: number;
+  overlap: number;
+  wanted: number;
+  ofLinkage: boolean;
+}
 export interface SeatFindings {
   'legs-do-not-reach': Reach;
   'legs-too-near': Reach;
@@ -53,8 +62,8 @@ export interface SeatFindings {
   'arms-too-near': Reach;
   'saddle-rule': { value: number; rider: string; inseam: number; wanted: number };
   'arms-held-up': { rider: string; angle: number; wanted: number };
-  'parts-meet': { a: string; b: string; gap: number; overlap: number; wanted: number };
-  'gap-small': { a: string; b: string; gap: number; overlap: number; wanted: number };
+  'parts-meet': GapValues;
+  'gap-small': GapValues;
   'grip-lost': { rider: string; short: number; steer: number };
   'scales-impossible': { message: string };
   'no-mass': Nothing;

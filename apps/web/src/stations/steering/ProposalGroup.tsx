@@ -73,7 +73,7 @@ export function ProposalGroup({ linkage, held }: Known) {
     settle();
   };
   return (
-    <Group title="A linkage with less error">
+    <Group title="A better linkage">
       <fieldset className="px-4">
         <legend className="text-quiet">May be moved:</legend>
         <div className="grid grid-cols-2 gap-x-3">
