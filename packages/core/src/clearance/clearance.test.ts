@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { BuildDocument } from '@larchwood/format';
+import type { BuildDocument, LinkageId } from '@larchwood/format';
 import { describe, expect, it } from 'vitest';
 import { findingText } from '../findings/catalogue.js';
 import { isFinding } from '../findings/finding.js';
@@ -56,6 +56,20 @@ describe('findings of gaps', () => {
     const others = clearanceFindings(clearancesOf(long, planMade(long))).filter(isFinding('parts-meet'));
     expect(others.length).toBeGreaterThan(0);
     for (const each of others) expect(findingText(each, own.units).remedies.join()).not.toContain('linkage');
+  });
+});
+
+describe('a shaft that stands still', () => {
+  const meets = (kind: string, set: string, id: LinkageId, part: string) => {
+    const document = made(kind, set);
+    const stance = stanceMade(document);
+    const held = { ...findLinkage(id)!.start(stance), lock: document.seat.lock };
+    const own = { ...document, steering: { linkage: id, held, made: [] } };
+    return clearancesOf(own, planMade(own)).gaps.filter(({ a, verdict }) => a === part && verdict === 'meet');
+  };
+  it('may stand in the tube that it is fastened to, as a pivot in the spine, and meets one that it passes', () => {
+    expect(meets('tadpole-trike', 'tadpole', 'under-seat-bar', 'pivot')).toEqual([]);
+    expect(meets('buggy', 'buggy', 'drag-link', 'column').map(({ b }) => b)).toEqual(['dash tube (20)']);
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Piece } from '../frame/frame.js';
+import { acrossOf } from '../frame/sections.js';
 import { onPlate, type PlacedPlate } from '../frame/plates.js';
 import { rodsAlong } from '../frame/rods.js';
 import { rodFrom, type Rod } from '../proximity/shapes.js';
@@ -70,7 +71,9 @@ export function linkageBodies(
       ...(as === 'shaft' && still ? { wanted: 0 } : {}),
       touches: (piece) =>
         as === 'shaft'
-          ? carries(piece, start, end) || endsOn(piece, carriers(start, end))
+          ? carries(piece, start, end) ||
+            endsOn(piece, carriers(start, end)) ||
+            (still && standsIn(piece, start, end))
           : as === 'arm' && nearPiece(piece, start) < AT_ROOT,
       besideWheel: as === 'arm' && points[to]!.body === 'fork',
     };
@@ -161,6 +164,10 @@ function carries({ direction, start }: Piece, from: Vector, to: Vector): boolean
   if (Math.abs(dot(way, direction)) < CARRIES.cosine * length(way)) return false;
   return length(squareTo(subtract(from, start), direction)) < CARRIES.away;
 }
+
+/** Whether an end of a shaft stands in a tube: it is fastened there, as a pivot is in a spine. */
+const standsIn = (piece: Piece, start: Vector, end: Vector): boolean =>
+  [start, end].some((at) => nearPiece(piece, at) < acrossOf(piece.section) / 2);
 
 /** Whether a piece is cut to fit one of these members: it stops at its outside. */
 const endsOn = ({ member: { ends } }: Piece, members: readonly string[]): boolean =>
