@@ -17,7 +17,7 @@ import { work, workFindings } from './plan/stages/work.js';
  * Whatever the format accepts is planned: no throw, and no number that is not finite. Documents in which some values were
  * replaced, extremes and references that lead nowhere among them. `LARCHWOOD_DOCUMENTS=10000` tries more of them.
  */
-const COUNT = Number(process.env.LARCHWOOD_DOCUMENTS ?? 240);
+const COUNT = Number(process.env.LARCHWOOD_DOCUMENTS ?? 160);
 
 const demo = resolve(import.meta.dirname, '../../../demo');
 const demos = readdirSync(demo)
