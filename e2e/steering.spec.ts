@@ -54,7 +54,7 @@ for (const [kind, set, units, usual, other] of TWO_TRACKS) {
     const take = page.getByRole('button', { name: 'Take it' });
     await expect(take).toBeVisible();
     // It is looked for among the tubes, and says how it stands to them.
-    await expect(panel(page)).toContainText(/clear of every tube|too near to a tube/);
+    await expect(panel(page)).toContainText(/stay clear of every tube|too near to a tube/);
     // Both are drawn and charted, before it is taken.
     await expect(page.getByText('dashed: the linkage that is proposed')).toBeVisible();
     await tab(page, 'Charts');
@@ -304,6 +304,7 @@ test('a collar in place of the head tube: the tubes are cut to fit it, it follow
   const collar = page.getByRole('article', { name: 'Collar with bearings' });
   await collar.getByRole('button', { name: 'Make the head tube of it' }).click();
   await expect(collar).toContainText('The head tube is this collar');
+  await expectAccessible(page, 'collar');
   expect(await cutter()).toContain('54');
   await station(page, 'Steering');
   await tab(page, 'Made at home');

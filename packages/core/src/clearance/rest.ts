@@ -1,7 +1,7 @@
 import { rodFrom, type Rod } from '../proximity/shapes.js';
 import type { RiderPlace } from '../rider/place.js';
 import { columnEnds, leanOf } from '../steering/columnJoints.js';
-import { REST } from '../steering/made/column.js';
+import { isRested, REST } from '../steering/made/column.js';
 import { toRadians } from '../units/angle.js';
 import { add, along, subtract, turn, type Vector } from '../vector/vector.js';
 import { onColumn } from './hands.js';
@@ -28,9 +28,8 @@ export interface Rest {
 export function restOf({ steering, made = [] }: Standing, place: RiderPlace): Rest | undefined {
   const column = made.find(({ what }) => what === 'column');
   const ends = steering?.ok ? columnEnds(steering.steering.built) : undefined;
-  if (!column || !ends) return undefined;
-  const { restRadius, restLow, restHigh } = column.sizes as Record<string, number>;
-  if (!(restRadius! > 0) || !(restHigh! > restLow!)) return undefined;
+  if (!column || !ends || !isRested(column.sizes)) return undefined;
+  const { restRadius, restLow, restHigh } = column.sizes;
   const [top, hinge] = ends;
   const leans = leanOf(ends);
   const back = top[0] < hinge[0] ? -1 : 1;

@@ -30,7 +30,7 @@ export function sectionLabel(section: Section, display: LengthDisplay): string {
 
 /** Turned or bored for one place, or of the builder's own sizes without a name of its own. */
 function isNamedBySize(section: Section): boolean {
-  if (/^(bar|boss|collar)-/.test(section.id)) return true;
+  if (/^(bar|boss|collar)-/.test(section.id)) return /^(Bar )?[\d.]+( x [\d.]+)?$/.test(section.name);
   const width = section.shape === 'round' ? section.diameter : section.width;
   const height = section.shape === 'round' ? section.diameter : section.height;
   return (

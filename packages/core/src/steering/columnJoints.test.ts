@@ -93,6 +93,12 @@ describe('through the joints of a column', () => {
     expect(Math.abs(sides(turned({ yoke: 90 })))).toBeLessThan(1e-6);
     expect(Math.abs(sides(turned({ yoke: 45 })))).toBeGreaterThan(1);
   });
+  it('a file that holds more than can be built steers as at the limit', () => {
+    const at = (sizes: object) => jointed('kart', 'ladder', { ...one, ...sizes }).sweep;
+    expect(at({ bend: 500 })).toEqual(at({ bend: 60 }));
+    expect(at({ joints: 9, phase: 30 })).toEqual(at({ joints: 2, phase: 30 }));
+    expect(at({ yoke: 400 })).toEqual(at({ yoke: 90 }));
+  });
   it('bars and sticks, which turn nothing through a column, stay as they are', () => {
     for (const [kind, set] of [
       ['bicycle', 'road'],

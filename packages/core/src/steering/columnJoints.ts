@@ -1,4 +1,4 @@
-import type { Made } from '@larchwood/format';
+import type { Limits, Made } from '@larchwood/format';
 import type { RiderPlace } from '../rider/place.js';
 import { toDegrees } from '../units/angle.js';
 import { distance, dot, subtract, unit, type Vector } from '../vector/vector.js';
@@ -9,6 +9,14 @@ import type { Built, Linkage, Sizes } from './linkage.js';
 export const STEEP = { look: 30, stop: 45 } as const;
 /** A shaft that leans off its own line by less needs no joint, degrees. Common practice, no source. */
 const STRAIGHT = 3;
+
+/** Limits of what a column's joints are sized by: a count, and degrees. */
+export const JOINT_LIMITS = {
+  joints: [0, 2],
+  bend: [0, 60],
+  phase: [-90, 90],
+  yoke: [-90, 90],
+} as const satisfies Readonly<Record<string, Limits>>;
 
 /** Column from the hands to its lower end; mm. None where the hands are on something else. */
 export function columnEnds({ points }: Built): readonly [top: Vector, foot: Vector] | undefined {
@@ -95,6 +103,15 @@ export function unevenness(sizes: Sizes): {
   return { least, most, error };
 }
 
+/** Those of a column's sizes that its joints have, within their limits: a file may hold any. */
+const jointSizes = (sizes: Sizes): Readonly<Record<keyof typeof JOINT_LIMITS, number>> => {
+  const of = (id: keyof typeof JOINT_LIMITS) => {
+    const [low, high] = JOINT_LIMITS[id];
+    return Math.min(high, Math.max(low, sizes[id]!));
+  };
+  return { joints: of('joints'), bend: of('bend'), phase: of('phase'), yoke: of('yoke') };
+};
+
 /** The body that the hands turn, above the joints of a column. */
 const HANDS = 'hands';
 
@@ -112,7 +129,7 @@ export function withColumnJoints(linkage: Linkage, made: readonly Made[]): Linka
       const built = linkage.build(stance, sizes);
       const { chain } = built;
       const driver = chain.bodies[chain.driver]!;
-      const joints = { ...jointsNeeded(built), phase: 0, yoke: 0, ...column.sizes };
+      const joints = jointSizes({ ...jointsNeeded(built), phase: 0, yoke: 0, ...column.sizes });
       if (driver.as !== 'turns' || !columnEnds(built) || Math.round(joints.joints) === 0) return built;
       return {
         ...built,

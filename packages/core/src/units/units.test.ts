@@ -234,6 +234,7 @@ describe('sections', () => {
     expect(sectionText(unnamed, MM)).toBe('25.4 × 50.8 × 1.65');
     expect(sectionText(barOf(19.05), inches)).toBe('Bar 3/4 in');
     expect(sectionText(barOf(17), MM)).toBe('Bar 17');
+    expect(sectionText({ ...barOf(17), name: 'Silver steel' }, inches)).toBe('Silver steel');
     expect(sectionText(boredOf('boss', 31.75, 15.875), inches)).toBe('1 1/4 × .313 in');
   });
 });

@@ -32,8 +32,8 @@ function Room({
   after,
   units,
 }: Pick<Proposal, 'before' | 'after'> & { readonly units: LengthDisplay }) {
-  if (before.crowded < LEAST_ROOM)
-    return <p className="text-quiet">It stays clear of every tube and tyre.</p>;
+  if (Math.max(before.crowded, after.crowded) < LEAST_ROOM)
+    return <p className="text-quiet">Its rods and arms stay clear of every tube and tyre.</p>;
   const near = (crowded: number) => <Measure value={crowded} quantity="length" display={units} digits={1} />;
   return (
     <p>
@@ -56,17 +56,16 @@ export function ProposalGroup({ linkage, held }: Known) {
   const proposal = found?.proposal;
   const { progress, look, stop } = useSearch();
   const may = searchable(linkage, held);
-  const [kept, setKept] = useState<ReadonlySet<string>>(
-    // With springs the heights are set for the bumps.
-    () => new Set(plan?.stance.postures ? linkage.sizes.flatMap(({ id, bumps }) => (bumps ? [id] : [])) : []),
-  );
+  const [chosen, setChosen] = useState<Readonly<Record<string, boolean>>>({});
   const [steps, setSteps] = useState<'mm' | 'inch' | 'holes'>(document.units.length === 'mm' ? 'mm' : 'inch');
   const [pitch, setPitch] = useState(10);
-  const free = may.filter((id) => !kept.has(id));
   const stance = plan?.stance;
+  const of = (id: string) => linkage.sizes.find((size) => size.id === id)!;
+  // With springs the heights are set for the bumps: they are moved where that is said.
+  const isFree = (id: string) => chosen[id] ?? !(stance?.postures && of(id).bumps);
+  const free = may.filter(isFree);
   if (may.length === 0 || !stance || stance.steered.length < 2) return null;
   const step = steps === 'holes' ? pitch : STEPS[steps];
-  const of = (id: string) => linkage.sizes.find((size) => size.id === id)!;
   const take = () => {
     if (!proposal) return;
     edit('steering.proposal', setLinkage(linkage, stance, proposal.held, document.steering?.near));
@@ -80,10 +79,8 @@ export function ProposalGroup({ linkage, held }: Known) {
           {may.map((id) => (
             <Check
               key={id}
-              checked={!kept.has(id)}
-              onChange={(on) =>
-                setKept((before) => new Set(on ? [...before].filter((each) => each !== id) : [...before, id]))
-              }
+              checked={isFree(id)}
+              onChange={(on) => setChosen((before) => ({ ...before, [id]: on }))}
             >
               {of(id).name}
             </Check>
@@ -141,8 +138,8 @@ export function ProposalGroup({ linkage, held }: Known) {
       <div role="status">
         {found && !proposal && (
           <p className="px-4 pb-2 text-quiet">
-            Nothing better with these sizes free, {lengthBothWays(step)} at a time: less error would bring a
-            rod or an arm nearer to a tube or a tyre, or short of the lock.
+            Nothing better with these sizes free, {lengthBothWays(step)} at a time, that reaches the lock and
+            comes no nearer to a tube or a tyre.
           </p>
         )}
         {proposal && (

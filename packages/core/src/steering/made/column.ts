@@ -1,7 +1,7 @@
 import { teller, type Finding } from '../../findings/finding.js';
 import { ARMS_TIRE } from '../../rider/figure.js';
 import { distance } from '../../vector/vector.js';
-import { columnEnds, jointsNeeded, leanOf, STEEP, unevenness } from '../columnJoints.js';
+import { columnEnds, JOINT_LIMITS, jointsNeeded, leanOf, STEEP, unevenness } from '../columnJoints.js';
 import type { Sizes } from '../linkage.js';
 import type { MadeFrom, MadeOutline, MadePart, MadeRow } from './madePart.js';
 import { arcSlot, roundBosses } from './outlines.js';
@@ -26,21 +26,21 @@ export const COLUMN: MadePart = {
       id: 'joints',
       name: 'Universal joints',
       quantity: 'count',
-      limits: [0, 2],
+      limits: JOINT_LIMITS.joints,
       meaning: 'None, one, or two between the hands and the lower end.',
     },
     {
       id: 'bend',
       name: 'Bend at each joint',
       quantity: 'angle',
-      limits: [0, 60],
+      limits: JOINT_LIMITS.bend,
       meaning: 'Angle between the two shafts that a joint joins, 0 in line.',
     },
     {
       id: 'phase',
       name: 'Yokes out of phase',
       quantity: 'angle',
-      limits: [-90, 90],
+      limits: JOINT_LIMITS.phase,
       meaning:
         'Of two joints: how far the yokes at the two ends of the middle shaft are turned against each other; 0 in one plane.',
     },
@@ -48,7 +48,7 @@ export const COLUMN: MadePart = {
       id: 'yoke',
       name: 'First yoke, straight ahead',
       quantity: 'angle',
-      limits: [-90, 90],
+      limits: JOINT_LIMITS.yoke,
       meaning:
         'The hands’ yoke at the first joint, turned out of the plane of the bend, with the wheels straight; 0 in it: the lower end is then slowest. 90 across it: quickest.',
     },
@@ -195,8 +195,9 @@ export const COLUMN: MadePart = {
 };
 
 /** The slot of a rest: as long as its arc, and how far the hands come up. */
-function restRows({ restRadius, restLow, restHigh }: Sizes, long: number): MadeRow[] {
-  if (restRadius! <= 0 || restHigh! <= restLow!) return [];
+function restRows(sizes: Sizes, long: number): MadeRow[] {
+  if (!isRested(sizes)) return [];
+  const { restRadius, restLow, restHigh } = sizes;
   const [low, high] = [restLow!, restHigh!].map((angle) => (angle * Math.PI) / 180) as [number, number];
   return [
     { name: 'Slot, along its arc', value: restRadius! * (high - low), quantity: 'length' },
@@ -205,15 +206,25 @@ function restRows({ restRadius, restLow, restHigh }: Sizes, long: number): MadeR
       value: long * (Math.sin(high) - Math.sin(low)),
       quantity: 'length',
     },
+    ...(hasPlate(sizes) ? [] : [{ name: 'Slotted plate', text: 'its slot would run into its hinge' }]),
   ];
 }
+
+/** Whether something rests a column, with a range. */
+export const isRested = ({ restRadius, restLow, restHigh }: Sizes): boolean =>
+  restRadius! > 0 && restHigh! > restLow!;
 
 /** A rest's plate: its thickness, the bolt's way through its slot, the hinge's hole, and metal left round both; mm. Common practice, no source. */
 export const REST = { plate: 5, slot: 8.5, hinge: 10.5, metal: 12 } as const;
 
+/** Between the slot and the hinge's hole there is as much metal as outside of them. */
+const hasPlate = (sizes: Sizes): boolean =>
+  isRested(sizes) && sizes.restRadius! >= REST.hinge / 2 + REST.metal + REST.slot / 2;
+
 /** The slotted plate of a rest, the hinge at its origin: the column turns about that and is clamped in the slot. */
-function restPlate({ restRadius, restLow, restHigh }: Sizes): MadeOutline[] {
-  if (restRadius! <= REST.slot || restHigh! <= restLow!) return [];
+function restPlate(sizes: Sizes): MadeOutline[] {
+  if (!hasPlate(sizes)) return [];
+  const { restRadius, restLow, restHigh } = sizes;
   const slot = arcSlot(restRadius!, restLow!, restHigh!, REST.slot);
   return [
     {
@@ -274,9 +285,10 @@ function columnFindings(
 }
 
 /** A rest whose slot the column as it is drawn does not stand in. */
-function restBeside({ steering }: MadeFrom, { restRadius, restLow, restHigh }: Sizes): Finding[] {
+function restBeside({ steering }: MadeFrom, sizes: Sizes): Finding[] {
   const ends = columnEnds(steering.built);
-  if (!ends || restRadius! <= 0 || restHigh! <= restLow!) return [];
+  if (!ends || !isRested(sizes)) return [];
+  const { restLow, restHigh } = sizes;
   const angle = leanOf(ends);
   if (angle > restLow! - WITHIN && angle < restHigh! + WITHIN) return [];
   return [tell('rest-beside', 'look', 'column', { angle, low: restLow!, high: restHigh! })];

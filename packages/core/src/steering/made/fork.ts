@@ -327,7 +327,11 @@ function forkParts(
       madePiece('fork-legs', 'Fork leg', ['fork-leg-low', 'fork-leg-high'], section, {
         ...{ material, mirrored: true },
         start: {
-          ...{ cut: 'slotted', setback: 0, slotWidth: sizes.dropout!, slotDepth: DROPOUT.into, allowance: 0 },
+          cut: 'slotted',
+          setback: 0,
+          slotWidth: sizes.dropout!,
+          slotDepth: DROPOUT.into,
+          allowance: 0,
         },
       }),
       madePiece(

@@ -180,6 +180,10 @@ describe('a column’s rest', () => {
     expect(Math.abs(area / expected - 1)).toBeLessThan(0.01);
     expect(plateFault(plate!.outline)).toBeUndefined();
     expect(plate!.holes).toEqual([{ at: [0, 0], diameter: REST.hinge, name: 'hinge' }]);
+    // A slot that leaves less metal to the hinge than outside of it is none.
+    const least = REST.hinge / 2 + REST.metal + REST.slot / 2;
+    expect(plates({ restRadius: least, restLow: 30, restHigh: 45 })).toHaveLength(1);
+    expect(plates({ restRadius: least - 0.1, restLow: 30, restHigh: 45 })).toEqual([]);
     for (const none of [{ restRadius: 0 }, { restLow: 45, restHigh: 45 }])
       expect(plates({ restRadius: 200, restLow: 30, restHigh: 45, ...none })).toEqual([]);
   });
