@@ -137,12 +137,15 @@ async function dragFrames(
   await page.mouse.move(x, y);
   await page.mouse.down();
   // One move a frame, as a fast mouse gives. As text: the compiler's helper for named functions is not there in the page.
-  const frames = await page.evaluate<number[]>(`new Promise((done) => {
+  const { frames, long } = await page.evaluate<{ frames: number[]; long: number[] }>(`new Promise((done) => {
+    const long = [];
+    const tasks = new PerformanceObserver((list) => long.push(...list.getEntries().map((task) => task.duration)));
+    tasks.observe({ type: 'longtask' });
     const grip = document.querySelector('[aria-label="${handle}"]');
     const frames = [];
     const next = (time) => {
       frames.push(time);
-      if (frames.length > 150) return done(frames);
+      if (frames.length > 150) return done({ frames, long });
       const clientX = ${x} + 30 * Math.sin(frames.length / 12);
       const clientY = ${y} + 8 * Math.sin(frames.length / 7);
       grip.dispatchEvent(new PointerEvent('pointermove', { bubbles: true, pointerId: 1, clientX, clientY }));
@@ -153,7 +156,7 @@ async function dragFrames(
   const readings = await page.getByLabel('Readings').innerText();
   await page.mouse.up();
   console.log(
-    `${build.name}, ${handle.toLowerCase()}: ${pace(frames)}; one move a frame (readings changed: ${readings !== before})`,
+    `${build.name}, ${handle.toLowerCase()}: ${pace(frames)}; ${long.length} tasks over 50 ms; one move a frame (readings changed: ${readings !== before})`,
   );
   await page.context().close();
 }

@@ -1,11 +1,19 @@
-import { castEdge, planBuild, Planner, type Plan, type Surface, type Vector } from '@larchwood/core';
+import {
+  castEdge,
+  planBuild,
+  Planner,
+  WHILE_DRAGGED,
+  type Plan,
+  type Surface,
+  type Vector,
+} from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { bodyLeft, loadSolids } from '../testing/solids.js';
 import { roundOutline } from '../testing/outlines.js';
 import { demoBuilds, median, medians } from './demo.js';
 
-const planned = (document: BuildDocument, planner?: Planner): Plan => {
-  const result = planBuild(document, planner);
+const planned = (document: BuildDocument, planner?: Planner, resting?: typeof WHILE_DRAGGED): Plan => {
+  const result = planBuild(document, planner, resting);
   if (!result.ok) throw new Error(JSON.stringify(result.refusals));
   return result.plan;
 };
@@ -22,22 +30,25 @@ export function largestFrame(): void {
   const planner = new Planner();
   planned(document, planner);
   let turn = 0;
-  const again = medians(200, () => {
+  const moveOne = (resting?: typeof WHILE_DRAGGED) => {
     turn += 1;
     const nodes = document.frame.nodes.map((node, index) =>
       index === movable && node.anchor.on === 'share'
         ? { ...node, anchor: { ...node.anchor, share: node.anchor.share + (turn % 20) * 1e-4 } }
         : node,
     );
-    planned({ ...document, frame: { ...document.frame, nodes } }, planner);
-  });
+    planned({ ...document, frame: { ...document.frame, nodes } }, planner, resting);
+  };
+  const again = medians(200, () => moveOne());
+  const dragged = medians(200, () => moveOne(WHILE_DRAGGED));
+  planned(document, planner);
   const noted = medians(200, () => {
     turn += 1;
     planned({ ...document, notes: `Note ${turn}` }, planner);
   });
   console.log(
     `${name}: ${plan.frame.pieces.length} pieces, ${ends} coped ends at one wall line a degree; whole plan ${whole}; ` +
-      `after moving one node ${again}; after an edit of the notes ${noted}`,
+      `after moving one node ${again}, while it is dragged ${dragged}; after an edit of the notes ${noted}`,
   );
 }
 

@@ -137,13 +137,14 @@ export function castEdge({ centre, outward, matchSide, outline, growth, surfaces
   let pastHostEnd = 0;
   const take = (counted: boolean): number[] => {
     const values = blankLines();
-    for (let line = 0; line < WALL_LINES; line += 1) {
-      const from = line < count ? line : WALL_LINES - line;
-      const value = metAt(from);
+    for (let line = 0; line < count; line += 1) {
+      const value = metAt(line);
       values[line] = value;
+      const mirrored = alike && line > 0 && line < WALL_LINES / 2;
+      if (mirrored) values[WALL_LINES - line] = value;
       if (!counted) continue;
-      if (Number.isNaN(value)) missed += 1;
-      else if (!there(from)) pastHostEnd += 1;
+      if (Number.isNaN(value)) missed += mirrored ? 2 : 1;
+      else if (!there(line)) pastHostEnd += mirrored ? 2 : 1;
     }
     return values;
   };

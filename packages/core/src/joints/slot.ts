@@ -9,10 +9,13 @@ export function halfSlot({ slot, slotAngle, outerDiameter }: Slotted): number | 
   return (Math.asin(Math.min(1, slot.width / outerDiameter)) * WALL_LINES) / (2 * Math.PI);
 }
 
-/** How much of a wall line a slot takes away, mm: a slot is sawn through both walls. */
-export function slotDepthAt(end: Slotted, line: number): number {
+/** How much of each wall line a slot takes away, mm: a slot is sawn through both walls. Undefined where the end has none. */
+export function slotDepths(end: Slotted): ((line: number) => number) | undefined {
   const half = halfSlot(end);
-  if (half === undefined) return 0;
-  const off = Math.abs(((((line - end.slotAngle!) % 180) + 270) % 180) - 90);
-  return off < half ? end.slot!.depth : 0;
+  if (half === undefined) return undefined;
+  const { slotAngle, slot } = end;
+  return (line) => {
+    const off = Math.abs(((((line - slotAngle!) % 180) + 270) % 180) - 90);
+    return off < half ? slot!.depth : 0;
+  };
 }

@@ -5,7 +5,7 @@ import { toRadians } from '../units/angle.js';
 import { add, along, cross, scale, type Vector } from '../vector/vector.js';
 import type { EndCut } from './endCut.js';
 import { WALL_LINES } from './edge.js';
-import { slotDepthAt } from './slot.js';
+import { slotDepths } from './slot.js';
 import { wallThickness, zonesOf, type Trimmed } from './wall.js';
 
 /** Metal of a piece: mm3, and its centre of gravity in the vehicle's axes, mm. */
@@ -105,9 +105,10 @@ function beyond(end: EndCut): Metal {
   const { outer, inner } = edge;
   const { wide, narrow, u, v, innerU, innerV } = outline;
   const grow = growth ? (growth.u + growth.v) / 2 : 0;
+  const slotAt = slotDepths(end);
   let [volume, onward, toMatch, across] = [0, 0, 0, 0];
   for (let line = 0; line < WALL_LINES; line += 1) {
-    const slot = slotDepthAt(end, line);
+    const slot = slotAt ? slotAt(line) : 0;
     const [far, near] = [outer[line]! - slot, inner[line]! - slot];
     const outside = wide[line]!;
     const inside = narrow[line]!;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { RoundSection } from '@larchwood/format';
 import { made, planMade } from '../../../../testing/made.js';
-import { halfSlot, slotDepthAt } from './slot.js';
+import { halfSlot, slotDepths } from './slot.js';
 import { wallThickness, zonesOf } from './wall.js';
 
 const plan = planMade(made('bicycle', 'road'));
@@ -59,8 +59,8 @@ describe('a slot through both walls', () => {
     expect(halfSlot({ slot: { width: 10, depth: 5 }, outerDiameter: 20 } as never)).toBeUndefined();
   });
   it('on both sides of the tube, and nowhere else', () => {
-    for (const line of [90, 61, 119, 270, 241, 299]) expect(slotDepthAt(end, line)).toBe(18);
-    for (const line of [59, 121, 239, 301, 0, 180]) expect(slotDepthAt(end, line)).toBe(0);
-    expect(slotDepthAt({ outerDiameter: 20 } as never, 90)).toBe(0);
+    for (const line of [90, 61, 119, 270, 241, 299]) expect(slotDepths(end)!(line)).toBe(18);
+    for (const line of [59, 121, 239, 301, 0, 180]) expect(slotDepths(end)!(line)).toBe(0);
+    expect(slotDepths({ outerDiameter: 20 } as never)).toBeUndefined();
   });
 });

@@ -19,7 +19,8 @@ export function sameContent(a: unknown, b: unknown): boolean {
 
 function sameLists(a: readonly unknown[], b: readonly unknown[]): boolean {
   if (a.length !== b.length) return false;
-  for (let at = 0; at < a.length; at += 1) if (!sameContent(a[at], b[at])) return false;
+  for (let at = 0; at < a.length; at += 1)
+    if (!Object.is(a[at], b[at]) && !sameContent(a[at], b[at])) return false;
   return true;
 }
 
@@ -30,11 +31,17 @@ function sameLists(a: readonly unknown[], b: readonly unknown[]): boolean {
  * @param settled what has come through here already, and need not be looked into again
  */
 export function shared<T>(before: unknown, now: T, settled: WeakSet<object> = new WeakSet()): T {
-  if (typeof now !== 'object' || now === null) return now;
-  if (Object.is(before, now) || settled.has(now)) return now;
+  return (isObject(now) && now !== before ? sharedObject(before, now, settled) : now) as T;
+}
+
+function sharedObject(before: unknown, now: object, settled: WeakSet<object>): object {
+  // Of numbers there is nothing to take but the whole: sooner compared than looked up.
+  if (Array.isArray(now) && typeof now[0] === 'number')
+    return Array.isArray(before) && sameLists(before, now) ? before : now;
+  if (settled.has(now)) return now;
   const found = sharedParts(before, now, settled);
   settled.add(found);
-  return found as T;
+  return found;
 }
 
 function sharedParts(before: unknown, now: object, settled: WeakSet<object>): object {
@@ -51,14 +58,14 @@ function sharedList(
   now: readonly unknown[],
   settled: WeakSet<object>,
 ): readonly unknown[] {
-  // Of numbers there is nothing to take but the whole.
-  if (typeof now[0] === 'number') return sameContent(before, now) ? before : now;
   let whole = now.length === before.length;
   let parts: unknown[] | undefined;
   for (let at = 0; at < now.length; at += 1) {
-    const part = shared(before[at], now[at], settled);
-    if (!Object.is(part, now[at])) (parts ??= now.slice())[at] = part;
-    if (!Object.is(part, before[at])) whole = false;
+    const [had, value] = [before[at], now[at]];
+    if (Object.is(had, value)) continue;
+    const part = isObject(value) ? sharedObject(had, value, settled) : value;
+    if (part !== value) (parts ??= now.slice())[at] = part;
+    if (part !== had) whole = false;
   }
   return whole ? before : (parts ?? now);
 }
@@ -68,18 +75,33 @@ function sharedRecord(
   now: Record<string, unknown>,
   settled: WeakSet<object>,
 ): Record<string, unknown> {
-  const keys = Object.keys(now);
-  let whole = keys.length === Object.keys(before).length;
+  let whole = true;
+  let count = 0;
   let parts: Map<string, unknown> | undefined;
-  for (const key of keys) {
-    const had = Object.hasOwn(before, key) ? before[key] : undefined;
-    const part = shared(had, now[key], settled);
-    if (!Object.is(part, now[key])) (parts ??= new Map(Object.entries(now))).set(key, part);
-    if (!Object.is(part, had) || !Object.hasOwn(before, key)) whole = false;
+  // Plain data: every key is its own.
+  for (const key in now) {
+    count += 1;
+    const value = now[key];
+    const had = ownPart(before, key);
+    if (Object.is(had, value)) {
+      if (value === undefined && !Object.hasOwn(before, key)) whole = false;
+      continue;
+    }
+    const part = isObject(value) ? sharedObject(had, value, settled) : value;
+    if (part !== value) (parts ??= new Map(Object.entries(now))).set(key, part);
+    if (part !== had) whole = false;
   }
+  if (whole && count === Object.keys(before).length) return before;
   // By entries: a key such as `__proto__` is a key like any other.
-  return whole ? before : parts ? (Object.fromEntries(parts) as Record<string, unknown>) : now;
+  return parts ? (Object.fromEntries(parts) as Record<string, unknown>) : now;
 }
+
+/** What a record itself has by a key: looking that up takes a while, and most keys are no record's but its own. */
+const ownPart = (record: Record<string, unknown>, key: string): unknown =>
+  key in EVERY_RECORD && !Object.hasOwn(record, key) ? undefined : record[key];
+const EVERY_RECORD: object = Object.prototype;
+
+const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
 
 const sameNumbers = (a: Float64Array, b: Float64Array): boolean => {
   if (a.length !== b.length) return false;

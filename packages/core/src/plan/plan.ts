@@ -17,7 +17,7 @@ import type { BendSchedule } from '../bends/schedule.js';
 import type { DrilledPiece } from '../holes/holes.js';
 import { bends } from './stages/bends.js';
 import { holes } from './stages/holes.js';
-import { findings } from './stages/findings.js';
+import { findings, steeringFound } from './stages/findings.js';
 import { fixture } from './stages/fixture.js';
 import { frame } from './stages/frame.js';
 import { cuts, interferences } from './stages/joints.js';
@@ -82,7 +82,9 @@ const plan = stage(
 );
 
 /** What may lag behind while something is dragged: it stands in other stations, and costs the buggy half of a frame. */
-export const WHILE_DRAGGED: ReadonlySet<Stage<unknown>> = new Set([fixture, interferences, steering, made]);
+export const WHILE_DRAGGED: ReadonlySet<Stage<unknown>> = new Set<Stage<unknown>>([
+  ...[fixture, interferences, steering, made, steeringFound, bends, holes],
+]);
 
 /**
  * Computes a whole build, in the order builders work. A stance that no vehicle can have is refused with the dimension and

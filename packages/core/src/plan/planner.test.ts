@@ -6,10 +6,12 @@ import { FAMILIES, made } from '../../../../testing/made.js';
 import { sameContent, shared } from '../memo/content.js';
 import { planBuild, WHILE_DRAGGED, type Plan } from './plan.js';
 import { Planner } from './planner.js';
+import { bends } from './stages/bends.js';
 import { clearances } from './stages/clearance.js';
-import { sweptFindings } from './stages/findings.js';
+import { steeringFound, sweptFindings } from './stages/findings.js';
 import { details, fixture } from './stages/fixture.js';
 import { frame } from './stages/frame.js';
+import { holes } from './stages/holes.js';
 import { ends, interferences } from './stages/joints.js';
 import { mass } from './stages/mass.js';
 import { NoStance, solved, stance } from './stages/stance.js';
@@ -123,7 +125,9 @@ describe('a planner', () => {
       return planned.plan;
     };
     const hurried = resting(next);
-    expect([planner.runs(fixture), planner.runs(interferences), planner.runs(frame)]).toEqual([1, 1, 2]);
+    const idle = [fixture, interferences, bends, holes, steeringFound];
+    expect(idle.map((each) => planner.runs(each))).toEqual([1, 1, 1, 1, 1]);
+    expect([planner.runs(frame), planner.runs(mass)]).toEqual([2, 2]);
     expect(hurried.fixture).toBe(plan.fixture);
     expect(hurried.cuts).toEqual(planOf(next).cuts);
     // Asked for the same document once more, without.
@@ -172,7 +176,25 @@ describe('content', () => {
     expect(sameContent({ a: undefined }, {})).toBe(false);
     const odd = JSON.parse('{"__proto__": {"a": 1}, "b": 2}') as object;
     expect(Object.keys(shared({ b: 1 }, odd))).toEqual(['__proto__', 'b']);
-    expect(sameContent([1, 2], [1])).toBe(false);
+    // Fewer keys, other keys as many, and keys that every object answers to.
+    const pairs: [object, object][] = [
+      [{ a: 1, b: 2 }, { a: 1 }],
+      [
+        { a: 1, c: 2 },
+        { a: 1, b: undefined },
+      ],
+      [{ a: 1 }, { a: 1, toString: undefined }],
+      [{ a: 1 }, JSON.parse('{"a": 1, "__proto__": {}}') as object],
+      [[1, 2], [1]],
+      [[0], [-0]],
+    ];
+    for (const [one, other] of pairs) {
+      expect(sameContent(one, other)).toBe(false);
+      expect(shared(one, other)).toBe(other);
+    }
+    // A list that begins with a number and holds more than numbers.
+    const mixed = [1, { a: 2 }];
+    expect(shared(mixed, [1, { a: 2 }])).toBe(mixed);
     expect(sameContent(new Map(), new Map())).toBe(false);
     const now = { kept: { a: 1 }, other: 2 };
     const before = { kept: { a: 1 }, other: 1 };

@@ -6,7 +6,7 @@ import { sizeAt } from '../frame/sections.js';
 import { wallPoint } from '../joints/edge.js';
 import type { EndCut } from '../joints/endCut.js';
 import type { PieceCut } from '../joints/cut.js';
-import { halfSlot, slotDepthAt } from '../joints/slot.js';
+import { halfSlot, slotDepths } from '../joints/slot.js';
 import { wallThickness, zonesOf } from '../joints/wall.js';
 import { add, along, cross, dot, scale, type Vector } from '../vector/vector.js';
 import { Builder, type Mesh } from './builder.js';
@@ -66,7 +66,7 @@ function slotSides(end: EndCut): number[] {
 
 /** Where an end's wall stops on a line: at its edge, or at the bottom of its slot. */
 const edgeAt = (end: EndCut, line: number, inside: boolean): number =>
-  (inside ? end.edge.inner : end.edge.outer)[line]! - slotDepthAt(end, line);
+  (inside ? end.edge.inner : end.edge.outer)[line]! - (slotDepths(end)?.(line) ?? 0);
 
 /**
  * A cut piece as a solid: its outer and inner wall between the two cut edges, and the edges' own faces; caps, slots and

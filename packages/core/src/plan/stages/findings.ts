@@ -27,7 +27,7 @@ import { workFindings } from './work.js';
 import { checked } from './checks.js';
 
 /** Of the linkage, and of what is made with it: looked through again only when one of them changes. */
-const steeringFound = stage(
+export const steeringFound = stage(
   'steeringFound',
   { steering, stance, made: madeParts },
   ({ steering: linked, stance: on, made }): readonly Finding[] => [
