@@ -25,6 +25,7 @@ export * from './sectionSchema.js';
 export { HOLE_LIMITS, LIMITS, LONGEST, type Limits } from './limits.js';
 export { PRINTABLE } from './parts.js';
 export { LARGEST_DOCUMENT, readFormat, readFormatText, type ReadResult } from './read.js';
+export { renewed } from './renewed.js';
 export * from './seatSchema.js';
 export * from './shopSchema.js';
 export { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';

@@ -1,6 +1,7 @@
 import { BuildSchema, FORMAT_VERSION, type BuildDocument } from './buildSchema.js';
 import { migrated } from './migrations/migrated.js';
 import { schemaFaults, type Fault } from './faults.js';
+import { renewed } from './renewed.js';
 
 export type ReadResult =
   | { readonly ok: true; readonly document: BuildDocument }
@@ -43,7 +44,7 @@ export function readFormat(value: unknown): ReadResult {
   const present = migrated(value as Record<string, unknown>);
   const faults = schemaFaults(BuildSchema, present);
   if (faults.length > 0) return { ok: false, faults };
-  return { ok: true, document: present as BuildDocument };
+  return { ok: true, document: renewed(present as BuildDocument) };
 }
 
 function refused(path: string, message: string): ReadResult {

@@ -1,5 +1,5 @@
 import { fixtureDetails, planBuild, type FixtureDetails, type FoundNests } from '@larchwood/core';
-import type { BuildDocument, Shop } from '@larchwood/format';
+import { renewed, type BuildDocument, type Shop } from '@larchwood/format';
 import type { Edition, OutputOptions, Source } from '@larchwood/outputs';
 
 /** A build as it stands, of which files are wanted. */
@@ -21,9 +21,10 @@ export interface Wanted extends Build {
 let known: { readonly text: string; readonly source: Source } | undefined;
 
 /** What files are made from; kept, since one build's files are asked for one after the other. */
-export function sourceOf({ document, revision, edition, address, shop, nests }: Build): Source {
-  const text = JSON.stringify([document, revision, shop, nests]);
+export function sourceOf({ document: sent, revision, edition, address, shop, nests }: Build): Source {
+  const text = JSON.stringify([sent, revision, shop, nests]);
   if (known?.text === text) return known.source;
+  const document = renewed(sent);
   const planned = planBuild(document);
   if (!planned.ok) throw new Error('The build has no shape yet.');
   const { plan } = planned;

@@ -11,7 +11,7 @@ import {
   type Proposal,
   type SearchOptions,
 } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import { renewed, type BuildDocument } from '@larchwood/format';
 import { SLOW, type Slow, type SlowName } from './slow';
 
 /** Holds the plan of the open build: what one stage has made, the next need not make again. */
@@ -23,15 +23,16 @@ let running = 0;
 
 const planning = {
   ask: <N extends SlowName>(name: N, document: BuildDocument): Slow<N> =>
-    planner.ask<unknown>(SLOW[name], document) as Slow<N>,
+    planner.ask<unknown>(SLOW[name], renewed(document)) as Slow<N>,
 
   /** Looks for a linkage with less error; undefined where there is none, or it was told to stop. */
   search: async (
-    document: BuildDocument,
+    sent: BuildDocument,
     options: Omit<SearchOptions, 'crowded'>,
     onProgress: (done: number) => void,
   ): Promise<Proposal | undefined> => {
     const mine = ++running;
+    const document = renewed(sent);
     const on = planner.ask(stanceStage, document);
     const linkage = linkageOf(document, on);
     if (!linkage) return undefined;

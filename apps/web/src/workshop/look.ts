@@ -1,5 +1,5 @@
 import { planBuild, Planner, sweptFindings } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import { renewed, type BuildDocument } from '@larchwood/format';
 import { silhouetteOf, type SilhouetteShape } from '../parts/silhouetteShape';
 import type { Seen } from '../stations/station';
 
@@ -17,7 +17,8 @@ export interface Look {
  * Looks a build over.
  * @param closely also at what the sweep of all that moves finds, and what of the fixture is in the way: that takes longer
  */
-export function lookAt(document: BuildDocument, closely: boolean): Look {
+export function lookAt(sent: BuildDocument, closely: boolean): Look {
+  const document = renewed(sent);
   const planner = new Planner();
   const planned = planBuild(document, planner);
   if (!planned.ok) return { silhouette: undefined, seen: undefined, tubes: 0, mass: 0 };
