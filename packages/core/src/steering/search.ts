@@ -74,11 +74,19 @@ export function* searchLinkage(
   held: Held,
   options: SearchOptions,
 ): Generator<SearchProgress, Proposal | undefined> {
-  const clear = yield* part(searchOnce(linkage, stance, held, options, COST.tube), 0);
-  if (!clear || clear.before.crowded === 0) return clear;
-  if (clear.after.crowded === 0 && clear.after.rms <= clear.before.rms) return clear;
+  const { crowded, proposal: clear } = yield* part(searchOnce(linkage, stance, held, options, COST.tube), 0);
+  if (crowded === 0) return clear;
+  if (clear?.after.crowded === 0 && clear.after.rms <= clear.before.rms) return clear;
   // It cannot be brought clear, or only at the price of more error: as little error as there is, no nearer than it stands.
-  return yield* part(searchOnce(linkage, stance, held, options, 0), 1);
+  return (yield* part(searchOnce(linkage, stance, held, options, 0), 1)).proposal;
+}
+
+/** What a search came to. */
+interface Outcome {
+  /** How much too near the linkage comes to what stands round it as it is held, mm. */
+  readonly crowded: number;
+  /** None where nothing better was found. */
+  readonly proposal?: Proposal;
 }
 
 /** One of two searches, the second only where the first did not do: half of the way each. */
@@ -97,7 +105,7 @@ function* searchOnce(
   held: Held,
   { free, step, angleStep, tyreGap, crowded }: SearchOptions,
   worth: number,
-): Generator<SearchProgress, Proposal | undefined> {
+): Generator<SearchProgress, Outcome> {
   const solvable = solvableOf(linkage, stance);
   const moves = linkage.sizes.filter(({ id }) => free.includes(id) && id in held);
   const plain = Object.keys(held).every((id) => solvable.state.includes(id));
@@ -215,8 +223,8 @@ function* searchOnce(
       }
   }
   const [before, after] = [summaryOf(held, STEPS_OF_SWEEP), summaryOf(best.values, STEPS_OF_SWEEP)];
-  if (!before || !after || !(costIn(after) < costIn(before) - LEAST_GAIN)) return undefined;
-  return {
+  if (!before || !after || !(costIn(after) < costIn(before) - LEAST_GAIN)) return { crowded: mostTube };
+  const proposal = {
     before: { rms: before.rms, worst: before.worst, crowded: before.tube() },
     after: { rms: after.rms, worst: after.worst, crowded: after.tube() },
     held: best.values,
@@ -225,6 +233,7 @@ function* searchOnce(
       .map(({ id }) => ({ id, from: held[id]!, to: best.values[id]! })),
     looked,
   };
+  return { crowded: before.tube(), proposal };
 }
 
 /** Half an arm, and half of a rod's end with its nut; mm. Common practice, no source. */
