@@ -43,6 +43,11 @@ export const STEERING_WORDS: Words<keyof SteeringFindings> = {
     text: 'They were made for the stance or the sizes as they were before.',
     remedies: ['Make the pieces again', 'Take them out'],
   }),
+  'steering-part-missing': ({ made, parts }) => ({
+    title: `Of the ${made}, not all stands among the tubes`,
+    text: `Missing: ${parts}. Other pieces of it are there.`,
+    remedies: ['Make the pieces again', 'Or leave them out, if they are bought'],
+  }),
   'hub-too-wide': ({ hub, fork }, { mm }) => ({
     title: hub > fork ? 'The hub is wider than the fork' : 'The fork is wider than the hub',
     text: `The hub is ${mm(hub)} over its locknuts; the dropouts can stand ${mm(fork)} apart at the ${hub > fork ? 'most' : 'least'}.`,

@@ -226,6 +226,7 @@ export interface SteeringFindings {
   'wheels-disagree': { rms: number; worst: number; wanted: number };
   'linkage-usual': { linkage: string };
   'steering-part-stale': { parts: string };
+  'steering-part-missing': { made: string; parts: string };
   'hub-too-wide': { hub: number; fork: number };
   'fork-gap-small': { gap: number; wanted: number; where: string };
   'joint-steep': { bend: number; most: number };

@@ -110,6 +110,20 @@ export function staleParts(
   return stale.length > 0 ? [tell('steering-part-stale', 'look', 'parts', { parts })] : [];
 }
 
+/** Of a part that is made at home, pieces that are not in the frame though others of it are. */
+export function missingParts(frame: FrameData, besides: readonly MadeOne[]): Finding[] {
+  const there = new Set([...frame.members, ...frame.plates].map(({ id }) => id));
+  return besides.flatMap(({ name, result: { parts } }) => {
+    const pieces = parts ? [...parts.members, ...parts.plates] : [];
+    const missing = pieces.filter(({ id }) => !there.has(id));
+    if (missing.length === 0 || missing.length === pieces.length) return [];
+    const names = [...new Set(missing.map((piece) => nameInText(piece.name)))];
+    return [
+      tell('steering-part-missing', 'note', 'parts', { made: nameInText(name), parts: names.join(', ') }),
+    ];
+  });
+}
+
 /** Nearer than this no arm is cut, mm and degrees. */
 const SAME = 0.3;
 /** Whether a node that is tied to a point stands off it by another way than it would now. */

@@ -20,7 +20,7 @@ import { frame } from './frame.js';
 import { cuts, interferences } from './joints.js';
 import { made as madeParts } from './made.js';
 import { mass, tipping, weights } from './mass.js';
-import { staleParts, steeringFindings } from '../../steering/findings.js';
+import { missingParts, staleParts, steeringFindings } from '../../steering/findings.js';
 import { stance } from './stance.js';
 import { steering } from './steering.js';
 import { workFindings } from './work.js';
@@ -36,11 +36,14 @@ export const steeringFound = stage(
   ],
 );
 
-/** Pieces of the steering that were made for other sizes. */
+/** Pieces of the steering that were made for other sizes, or not made with the others. */
 const stale = stage(
   'stale',
   { document: parts('frame'), steering, made: madeParts },
-  ({ document, steering: linked, made }): readonly Finding[] => staleParts(document.frame, linked, made),
+  ({ document, steering: linked, made }): readonly Finding[] => [
+    ...staleParts(document.frame, linked, made),
+    ...missingParts(document.frame, made),
+  ],
 );
 
 /** Of pieces that were ordered cut: looked through only where there is an order. */
