@@ -83,8 +83,8 @@ describe('a table', () => {
   it('of sections: in the build’s units, for the workshop’s own list and not for the build', () => {
     const { rows, sections, change } = taken('sections', TEXTS.sections);
     expect(rows.map(({ name, value }) => [name, value])).toEqual([
-      ['rail', 'round, 25 × 1.5'],
-      ['pin', 'round bar, 16'],
+      ['rail', 'round, 25 × 1.5 mm'],
+      ['pin', 'round bar, 16 mm'],
     ]);
     expect(change(bicycle)).toBe(bicycle);
     const known = Object.fromEntries(sections!.map((section) => [section.id, section])) as Record<
@@ -96,10 +96,10 @@ describe('a table', () => {
       ...NO_SHOP,
       sections: known,
     });
-    expect(second.rows.map(({ value }) => value)).toEqual(['rectangular, 2 × 1 × 0.125', 'round bar, 1']);
+    expect(second.rows.map(({ value }) => value)).toEqual(['rectangular, 2 × 1 × 0.125 in', 'round bar, 1 in']);
     expect(second.rows.every(({ was }) => was === undefined)).toBe(true);
     expect(taken('sections', TEXTS.sections, bicycle, { ...NO_SHOP, sections: known }).rows[0]!.was).toBe(
-      'round, 25 × 1.5',
+      'round, 25 × 1.5 mm',
     );
   });
   it.each(['dimensions', 'readings', 'scales', 'sections'] as const)(

@@ -159,9 +159,9 @@ function sectionsIn(text: string, { units }: BuildDocument, shop: Shop): Result<
 
 /** A section by its sizes, whatever it is called. */
 function sizesText(section: Section, units: BuildDocument['units']): string {
+  if (isBar(section)) return `round bar, ${formatLength(section.diameter, units)}`;
   const say = (mm: number) => formatLength(mm, units, 1, true);
   const outer =
     section.shape === 'round' ? say(section.diameter) : `${say(section.width)} × ${say(section.height)}`;
-  if (isBar(section)) return `round bar, ${outer}`;
-  return `${section.shape}, ${outer} × ${formatExactly(section.wall, units, true)}`;
+  return `${section.shape}, ${outer} × ${formatExactly(section.wall, units)}`;
 }

@@ -81,7 +81,7 @@ export function OwnSection({ members }: { readonly members: readonly string[] })
       </Row>
       <p className="px-4 text-[13px] text-quiet">
         {round
-          ? 'Gauge by the Birmingham table for tube. A wall of half the diameter makes it a solid bar.'
+          ? `Gauge by the Birmingham table for tube.${bad === '' ? ' A wall of half the diameter makes it a solid bar.' : ''}`
           : 'Gauge by the manufacturers’ standard for sheet.'}
         {bad !== '' && <span className="block text-brick">{bad}</span>}
       </p>

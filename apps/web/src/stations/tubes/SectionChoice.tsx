@@ -5,11 +5,12 @@ import { useEditor } from '../../editor/editor';
 import { useShop } from '../../shop/useShop';
 import { Choice, type ChoiceGroup } from '../../parts/Choice';
 
+const groupOf = (group: string, sections: readonly Section[], display: LengthDisplay): ChoiceGroup => ({
+  group,
+  options: sections.map((section) => ({ value: section.id, label: sectionLabel(section, display) })),
+});
 const libraryFor = (display: LengthDisplay): readonly ChoiceGroup[] =>
-  SECTION_LIBRARY.map(({ group, sections }) => ({
-    group,
-    options: sections.map((section) => ({ value: section.id, label: sectionLabel(section, display) })),
-  }));
+  SECTION_LIBRARY.map(({ group, sections }) => groupOf(group, sections, display));
 const IN_LIBRARY = new Set(SECTION_LIBRARY.flatMap(({ sections }) => sections.map(({ id }) => id)));
 
 /** A section of the library, one of this build's own, or, where they are wanted, one of the workshop's. */
@@ -38,9 +39,7 @@ export function SectionChoice({
   const here = new Set(own.map(({ id }) => id));
   const known = workshop ? Object.values(shop.sections).filter(({ id }) => !here.has(id)) : [];
   const named = (group: string, sections: readonly Section[]): readonly ChoiceGroup[] =>
-    sections.length === 0
-      ? []
-      : [{ group, options: sections.map(({ id, name }) => ({ value: id, label: name })) }];
+    sections.length === 0 ? [] : [groupOf(group, sections, units)];
   const groups = [...named('In this build', own), ...named('The workshop’s own', known), ...library];
   return (
     <Choice
