@@ -159,7 +159,8 @@ function sectionsIn(text: string, { units }: BuildDocument, shop: Shop): Result<
 
 /** A section by its sizes, whatever it is called. */
 function sizesText(section: Section, units: BuildDocument['units']): string {
-  if (isBar(section)) return `round bar, ${formatLength(section.diameter, units)}`;
+  if (section.shape === 'round' && isBar(section))
+    return `round bar, ${formatLength(section.diameter, units)}`;
   const say = (mm: number) => formatLength(mm, units, 1, true);
   const outer =
     section.shape === 'round' ? say(section.diameter) : `${say(section.width)} × ${say(section.height)}`;
