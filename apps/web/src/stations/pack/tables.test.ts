@@ -96,7 +96,10 @@ describe('a table', () => {
       ...NO_SHOP,
       sections: known,
     });
-    expect(second.rows.map(({ value }) => value)).toEqual(['rectangular, 2 × 1 × 0.125 in', 'round bar, 1 in']);
+    expect(second.rows.map(({ value }) => value)).toEqual([
+      'rectangular, 2 × 1 × 0.125 in',
+      'round bar, 1 in',
+    ]);
     expect(second.rows.every(({ was }) => was === undefined)).toBe(true);
     expect(taken('sections', TEXTS.sections, bicycle, { ...NO_SHOP, sections: known }).rows[0]!.was).toBe(
       'round, 25 × 1.5 mm',

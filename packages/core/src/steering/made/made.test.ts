@@ -206,43 +206,6 @@ describe('what was chosen', () => {
     expect(told(longer)).toHaveLength(1);
     expect(told(pieces(longer, stanceMade(longer)))).toEqual([]);
   });
-  it('a piece of it that is not in the frame is noted by its name, so long as others are there', () => {
-    const build = withSteeringParts(
-      {
-        ...made('kart', 'ladder'),
-        steering: {
-          ...made('kart', 'ladder').steering!,
-          made: [{ what: 'knuckles', sizes: {}, choices: {}, found: {} }],
-        },
-      },
-      kart.stance,
-      kart.steering,
-    );
-    const without = (gone: (id: string) => boolean): BuildDocument => ({
-      ...build,
-      frame: {
-        ...build.frame,
-        members: build.frame.members.filter(({ id }) => !gone(id)),
-        plates: build.frame.plates.filter(({ id }) => !gone(id)),
-      },
-    });
-    const noted = (of: BuildDocument) => {
-      const planned = planBuild(of);
-      if (!planned.ok) throw new Error(JSON.stringify(planned.refusals));
-      return planned.plan.findings.filter(({ code }) => code === 'steering-part-missing');
-    };
-    const knuckles = one(kart, 'knuckles').result.parts!;
-    const [stub, ...others] = knuckles.members.map(({ id }) => id);
-    expect(others.length).toBeGreaterThan(1);
-    expect(noted(build)).toEqual([]);
-    const [told, ...more] = noted(without((id) => id === stub));
-    expect(more).toEqual([]);
-    expect(told).toMatchObject({ severity: 'note', where: { station: 'steering', ref: 'parts' } });
-    const name = knuckles.members[0]!.name;
-    expect(told!.values).toMatchObject({ parts: name.charAt(0).toLowerCase() + name.slice(1) });
-    const all = new Set([...knuckles.members, ...knuckles.plates].map(({ id }) => id));
-    expect(noted(without((id) => all.has(id)))).toEqual([]);
-  });
 });
 
 describe('a column', () => {
