@@ -24,6 +24,50 @@ export async function applicationInChromium(): Promise<void> {
     console.log(
       `main bundle ${file}: ${(gzipSync(readFileSync(new URL(file, ASSETS))).length / 1024).toFixed(0)} kB gzipped`,
     );
+  await inChromium(async (browser, builds) => {
+    await firstView(browser, 'workshop', '/', 'ul[aria-label="Builds"]');
+    const open = `/builds/${builds.find(({ name }) => name === DRAGS[0][0])!.id}/stance`;
+    const page = await firstView(browser, 'open build', open, 'input[aria-label="Head angle, degrees"]');
+    await keyToRedraw(page);
+    await page.context().close();
+    for (const [name, handle] of DRAGS) {
+      const build = builds.find((each) => each.name === name);
+      if (build) await dragFrames(browser, build, handle);
+    }
+    const largest = builds.find(({ name }) => name === LARGEST);
+    for (let round = 0; largest && round < 3; round += 1) await turnFrames(browser, largest);
+  });
+}
+
+/** Every handle of every demo, dragged in turn: what is slowest, and any task over 50 ms. Takes some minutes. */
+export async function everyHandle(): Promise<void> {
+  await inChromium(async (browser, builds) => {
+    for (const { id, name } of builds) {
+      const page = await stanceOf(browser, id);
+      const handles = await page.getByRole('button', { name: /^Drag / }).all();
+      const told: string[] = [];
+      for (const handle of handles) {
+        const label = (await handle.getAttribute('aria-label'))!;
+        const { frames, long } = await dragged(page, label);
+        told.push(
+          `${label.slice('Drag '.length)} ${rateOf(frames).toFixed(1)}${long.length > 0 ? ` (${long.length} tasks over 50 ms)` : ''}`,
+        );
+      }
+      console.log(`${name}, frames a second: ${told.join(', ')}`);
+      await page.context().close();
+    }
+  });
+}
+
+interface Listed {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** Starts the built application with the demo workshop, and a browser beside it. */
+async function inChromium(
+  use: (browser: Browser, builds: readonly Listed[]) => Promise<void>,
+): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'larchwood-bench-'));
   const env = {
     ...process.env,
@@ -36,23 +80,23 @@ export async function applicationInChromium(): Promise<void> {
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   try {
-    const builds = await answering();
-    await firstView(browser, 'workshop', '/', 'ul[aria-label="Builds"]');
-    const open = `/builds/${builds.find(({ name }) => name === DRAGS[0][0])!.id}/stance`;
-    const page = await firstView(browser, 'open build', open, 'input[aria-label="Head angle, degrees"]');
-    await keyToRedraw(page);
-    await page.context().close();
-    for (const [name, handle] of DRAGS) {
-      const build = builds.find((each) => each.name === name);
-      if (build) await dragFrames(browser, build, handle);
-    }
-    const largest = builds.find(({ name }) => name === LARGEST);
-    for (let round = 0; largest && round < 3; round += 1) await turnFrames(browser, largest);
+    await use(browser, await answering());
   } finally {
     await browser.close();
     server.kill();
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+/** A build's stance in a window of its own. */
+async function stanceOf(browser: Browser, id: string): Promise<Page> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await page.goto(`http://127.0.0.1:${PORT}/builds/${id}/stance`);
+  await page
+    .getByRole('button', { name: /^Drag / })
+    .first()
+    .waitFor();
+  return page;
 }
 
 /** From navigation to the frame after the wanted element is there, with a cold cache each time; ms. */
@@ -122,26 +166,37 @@ async function keyToRedraw(page: Page): Promise<void> {
 }
 
 /** Frames shown while a handle is dragged to and fro, the plan worked out anew for each. */
-async function dragFrames(
-  browser: Browser,
-  build: { readonly id: string; readonly name: string },
-  handle: string,
-): Promise<void> {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-  await page.goto(`http://127.0.0.1:${PORT}/builds/${build.id}/stance`);
-  const grip = page.getByRole('button', { name: handle });
-  await grip.waitFor();
+async function dragFrames(browser: Browser, build: Listed, label: string): Promise<void> {
+  const page = await stanceOf(browser, build.id);
+  const before = await page.getByLabel('Readings').innerText();
+  const { frames, long, readings } = await dragged(page, label);
+  console.log(
+    `${build.name}, ${label.toLowerCase()}: ${pace(frames)}; ${long.length} tasks over 50 ms; one move a frame (readings changed: ${readings !== before})`,
+  );
+  await page.context().close();
+}
+
+/** Drags a handle to and fro, one move a frame, as a fast mouse gives; tells when frames were shown, and tasks over 50 ms. */
+async function dragged(
+  page: Page,
+  label: string,
+): Promise<{
+  readonly frames: readonly number[];
+  readonly long: readonly number[];
+  readonly readings: string;
+}> {
+  const grip = page.getByRole('button', { name: label, exact: true });
+  await grip.scrollIntoViewIfNeeded();
   const box = (await grip.boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  const before = await page.getByLabel('Readings').innerText();
   await page.mouse.move(x, y);
   await page.mouse.down();
-  // One move a frame, as a fast mouse gives. As text: the compiler's helper for named functions is not there in the page.
-  const { frames, long } = await page.evaluate<{ frames: number[]; long: number[] }>(`new Promise((done) => {
+  // As text: the compiler's helper for named functions is not there in the page.
+  const seen = await page.evaluate<{ frames: number[]; long: number[] }>(`new Promise((done) => {
     const long = [];
     const tasks = new PerformanceObserver((list) => long.push(...list.getEntries().map((task) => task.duration)));
     tasks.observe({ type: 'longtask' });
-    const grip = document.querySelector('[aria-label="${handle}"]');
+    const grip = document.querySelector('[aria-label="${label}"]');
     const frames = [];
     const next = (time) => {
       frames.push(time);
@@ -155,10 +210,7 @@ async function dragFrames(
   })`);
   const readings = await page.getByLabel('Readings').innerText();
   await page.mouse.up();
-  console.log(
-    `${build.name}, ${handle.toLowerCase()}: ${pace(frames)}; ${long.length} tasks over 50 ms; one move a frame (readings changed: ${readings !== before})`,
-  );
-  await page.context().close();
+  return { ...seen, readings };
 }
 
 /** Frames shown while the frame is turned in space, a little further at each. */
@@ -201,8 +253,7 @@ function pace(frames: readonly number[]): string {
     .slice(1)
     .map((time, index) => time - frames[index]!)
     .sort((a, b) => a - b);
-  const rate = (1000 * gaps.length) / (frames.at(-1)! - frames[0]!);
-  return `${rate.toFixed(1)} frames a second, gap ${gaps[gaps.length >> 1]!.toFixed(1)} ms median, ${gaps[Math.floor(gaps.length * 0.95)]!.toFixed(1)} ms at 95 %`;
+  return `${rateOf(frames).toFixed(1)} frames a second, gap ${gaps[gaps.length >> 1]!.toFixed(1)} ms median, ${gaps[Math.floor(gaps.length * 0.95)]!.toFixed(1)} ms at 95 %`;
 }
 
 async function answering(): Promise<{ id: string; name: string }[]> {
@@ -218,3 +269,7 @@ async function answering(): Promise<{ id: string; name: string }[]> {
   }
   throw new Error('The server did not answer.');
 }
+
+/** Frames a second. */
+const rateOf = (frames: readonly number[]): number =>
+  (1000 * (frames.length - 1)) / (frames.at(-1)! - frames[0]!);

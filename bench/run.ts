@@ -1,7 +1,7 @@
 import { copeAgainstMesh, largestFrame } from './frame.js';
 import { fixtures } from './fixture.js';
 import { planInNode } from './plan.js';
-import { applicationInChromium } from './browser.js';
+import { applicationInChromium, everyHandle } from './browser.js';
 import { windowsAtOnce } from './load.js';
 import { linkages } from './steering.js';
 import { checks } from './checks.js';
@@ -23,4 +23,6 @@ if (only === undefined || only === 'frame') {
 }
 if (only === undefined || only === 'pack') await packs();
 if (only === undefined || only === 'browser') await applicationInChromium();
+// Only when it is asked for: some minutes.
+if (only === 'handles') await everyHandle();
 if (only === undefined || only === 'load') await windowsAtOnce();

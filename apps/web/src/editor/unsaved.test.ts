@@ -1,0 +1,88 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { made } from '../../../../testing/made.js';
+import { findLeft, forgetUnsaved, keepUnsaved } from './unsaved';
+import { WINDOW } from './windows';
+
+/** As much of the browser's store as is used; it can be full, or blocked. */
+class Store {
+  [key: string]: unknown;
+  getItem(key: string): string | null {
+    return Object.hasOwn(this, key) ? (this[key] as string) : null;
+  }
+  setItem(key: string, value: string): void {
+    this[key] = value;
+  }
+  removeItem(key: string): void {
+    delete this[key];
+  }
+}
+const build = made('bicycle', 'road');
+const later = { ...build, notes: 'Later' };
+const unsaved = { revision: 3, document: build, saveIds: ['a', 'b'] };
+const PREFIX = 'larchwood:unsaved:';
+
+describe('edits that have not reached the server', () => {
+  let store: Store;
+  beforeEach(() => {
+    store = new Store();
+    vi.stubGlobal('localStorage', store);
+  });
+  afterEach(() => void vi.unstubAllGlobals());
+  /** As a window that is closed now has left it. */
+  const leave = (name: string, value: unknown, id = 'b1') =>
+    store.setItem(`${PREFIX}${id}:${name}`, typeof value === 'string' ? value : JSON.stringify(value));
+
+  it('are kept by this window under a name of its own, and forgotten by it alone', async () => {
+    leave('gone', { ...unsaved, at: 1 });
+    expect(keepUnsaved('b1', { ...unsaved, document: later })).toBe(true);
+    expect(Object.keys(store).sort()).toEqual([`${PREFIX}b1:${WINDOW}`, `${PREFIX}b1:gone`].sort());
+    // Its own edits are no leavings while it is open.
+    expect((await findLeft('b1')).map(({ document }) => document.notes)).toEqual([build.notes]);
+    forgetUnsaved('b1');
+    expect(Object.keys(store)).toEqual([`${PREFIX}b1:gone`]);
+  });
+  it('of windows that are closed are found newest first, of this build only, whole, and each can be forgotten', async () => {
+    leave('first', { ...unsaved, at: 10 });
+    leave('second', { ...unsaved, document: later, revision: 4, saveIds: ['c', 7, null], at: 20 });
+    leave('other', { ...unsaved, at: 30 }, 'b2');
+    // A name that only begins alike is another build's.
+    leave('third', { ...unsaved, at: 40 }, 'b11');
+    // As earlier versions kept it, without a window.
+    store.setItem(`${PREFIX}b1`, JSON.stringify({ ...unsaved, at: 5 }));
+    const left = await findLeft('b1');
+    expect(left.map(({ revision, saveIds, document }) => [revision, saveIds, document.notes])).toEqual([
+      [4, ['c'], 'Later'],
+      [3, ['a', 'b'], build.notes],
+      [3, ['a', 'b'], build.notes],
+    ]);
+    expect(left[0]!.document).toEqual(later);
+    left[0]!.forget();
+    expect((await findLeft('b1')).map(({ revision }) => revision)).toEqual([3, 3]);
+  });
+  it('that are damaged, or no build, are passed over and left where they are', async () => {
+    const damaged = [
+      '{"revision": 3, "docu',
+      'null',
+      '7',
+      { ...unsaved, document: { ...build, kind: 'boat' } },
+    ];
+    damaged.forEach((value, index) => leave(`w${index}`, value));
+    leave('noRevision', { ...unsaved, revision: '3' });
+    expect(await findLeft('b1')).toEqual([]);
+    expect(Object.keys(store)).toHaveLength(damaged.length + 1);
+    leave('whole', unsaved);
+    // Without a time it is as old as can be.
+    expect(await findLeft('b1')).toHaveLength(1);
+  });
+  it('a store that is full or blocked says so and stops nothing', async () => {
+    const refuse = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    store.setItem = refuse;
+    expect(keepUnsaved('b1', unsaved)).toBe(false);
+    vi.stubGlobal('localStorage', new Proxy(store, { get: refuse, ownKeys: refuse }));
+    expect(keepUnsaved('b1', unsaved)).toBe(false);
+    expect(() => forgetUnsaved('b1')).not.toThrow();
+    expect(await findLeft('b1')).toEqual([]);
+  });
+});
