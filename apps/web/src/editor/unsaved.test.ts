@@ -13,7 +13,7 @@ class Store {
     this[key] = value;
   }
   removeItem(key: string): void {
-    delete this[key];
+    Reflect.deleteProperty(this, key);
   }
 }
 const build = made('bicycle', 'road');

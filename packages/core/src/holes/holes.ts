@@ -172,12 +172,12 @@ function toEnd({ ends: [start, end], overall }: PieceCut, { fromStart, long }: B
   return Math.min(fromStart - long / 2 - low, high - fromStart - long / 2);
 }
 
-/** Least metal between a hole and another of its wall, or an end of its tube; mm, along the outside. */
+/** Whether two bores can run into each other: those of one hole in two walls are told by its own size. */
+const canMeet = (a: Bore, b: Bore): boolean => a !== b && (a.hole !== b.hole || a.wall === b.wall);
+
+/** Least metal between a hole and another, whichever side that comes from, or an end of its tube; mm, along the outside. */
 export const webOf = (cut: PieceCut, bores: readonly Bore[], bore: Bore): number =>
-  Math.min(
-    toEnd(cut, bore),
-    ...bores.filter((each) => each !== bore && each.wall === bore.wall).map((each) => apart(each, bore)),
-  );
+  Math.min(toEnd(cut, bore), ...bores.filter((each) => canMeet(each, bore)).map((each) => apart(each, bore)));
 
 function holeFindings(piece: Piece, cut: PieceCut, bores: readonly Bore[]): Finding[] {
   const { mark } = piece;
@@ -188,7 +188,7 @@ function holeFindings(piece: Piece, cut: PieceCut, bores: readonly Bore[]): Find
     const wide = Math.abs(off) + diameter / 2 - flat;
     const other = bores
       .slice(index + 1)
-      .find((each) => each.wall === bore.wall && apart(each, bore) < HOLES.between);
+      .find((each) => canMeet(each, bore) && apart(each, bore) < HOLES.between);
     const share = diameter / (2 * flat);
     return [
       ...(over > 0 ? [tell('hole-over-end', 'look', piece.id, { mark, hole, by: over })] : []),
@@ -287,11 +287,13 @@ export function flatFaces(piece: Piece): readonly FlatFace[] {
   });
 }
 
-/** Metal between two holes of one wall, along the outside, mm. */
+/** Metal between two holes, along the outside the shorter way round, mm. */
 function apart(a: Bore, b: Bore): number {
   const [along1, along2] = [a.long - a.diameter, b.long - b.diameter];
   const on = Math.max(0, Math.abs(a.fromStart - b.fromStart) - (along1 + along2) / 2);
-  return Math.hypot(on, a.round - b.round) - (a.diameter + b.diameter) / 2;
+  const round = within((TURN * (a.round - b.round)) / a.girth) / TURN;
+  const beside = Math.min(round, 1 - round) * a.girth;
+  return Math.hypot(on, beside) - (a.diameter + b.diameter) / 2;
 }
 
 /** Which way a face looks on the vehicle, in words. */
