@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { foundNest, nestedBy, nestPlace, stockGroups } from '@larchwood/core';
 import { NO_SHOP, USUAL_SAWING, type BuildDocument, type Shop } from '@larchwood/format';
@@ -9,7 +10,7 @@ import type { Source } from '../registry/output.js';
 import { outputOf } from '../registry/registry.js';
 import { bendTablesCsv } from './bendTables.js';
 import { barsCsv } from './barsCsv.js';
-import { holeOnWrap, holeWraps } from './holeWraps.js';
+import { acrossSeam, holeOnWrap, holeWraps } from './holeWraps.js';
 import { nestOnSheets } from './sheetNest.js';
 
 const sourceOf = (document: BuildDocument, shop: Shop = NO_SHOP) => sourceMade(document, { shop });
@@ -104,6 +105,11 @@ describe('holes on paper', () => {
     expect(Math.max(...ring.map(([, y]) => y))).toBeCloseTo(10, 6);
     const slot = holeOnWrap(20, 20, { off: 0, diameter: 8, long: 20 });
     expect(Math.max(...slot.map(([, y]) => y)) - Math.min(...slot.map(([, y]) => y))).toBeCloseTo(20, 6);
+    // Its sides are straight, between the corners of its ends, and it is closed.
+    const side = 20 * Math.asin(4 / 20);
+    for (const x of [side, -side])
+      for (const y of [6, -6]) expect(slot.some((at) => Math.hypot(at[0] - x, at[1] - y) < 1e-9)).toBe(true);
+    expect(slot.at(-1)).toEqual(slot[0]);
   });
   it('a strip is as long as the tube is round, with its paper; one a hole, both walls on it', () => {
     const road = made('bicycle', 'road');
@@ -134,7 +140,76 @@ describe('holes on paper', () => {
     if (!edge || !('points' in edge)) throw new Error('no edge');
     const xs = edge.points.map(([x]) => x);
     expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(Math.PI * (piece.section.diameter + 0.1), 3);
-    expect(strip!.marks.filter((mark) => 'stroke' in mark && mark.stroke === 'cut')).toHaveLength(2);
+    const cuts = strip!.marks.flatMap((mark) =>
+      'stroke' in mark && mark.stroke === 'cut' && 'points' in mark ? [mark.points] : [],
+    );
+    // The far one lies at the seam: half of it at either end of the paper, on the strip and not beside it.
+    const [low, high] = [Math.min(...xs), Math.max(...xs)];
+    expect(cuts).toHaveLength(4);
+    for (const line of cuts) for (const [x] of line) expect(x >= low - 1e-9 && x <= high + 1e-9).toBe(true);
+    const [near, ...halves] = [...cuts].sort((a, b) => b.length - a.length);
+    expect(near!.every(([x]) => Math.abs(x - (low + high) / 2) < 2.6)).toBe(true);
+    const widest = Math.max(...near!.map(([x]) => x)) - (low + high) / 2;
+    const reaches = halves.flat().map(([x]) => Math.min(x - low, high - x));
+    expect(Math.max(...reaches)).toBeCloseTo(widest, 6);
+    expect(halves.flat().some(([x]) => x < low + 3) && halves.flat().some(([x]) => x > high - 3)).toBe(true);
+  });
+  it('a line round a tube is whole on its strip, whatever it runs over', () => {
+    const line = [
+      [-4, 0],
+      [4, 8],
+      [4, 10],
+      [14, 20],
+    ] as const;
+    expect(acrossSeam(line, 0, 10)).toEqual([
+      // What ran out at the end comes in at the beginning.
+      [
+        [0, 16],
+        [4, 20],
+      ],
+      [
+        [0, 4],
+        [4, 8],
+        [4, 10],
+        [10, 16],
+      ],
+      [
+        [6, 0],
+        [10, 4],
+      ],
+    ]);
+    expect(
+      acrossSeam(
+        [
+          [2, 0],
+          [3, 1],
+        ],
+        0,
+        10,
+      ),
+    ).toEqual([
+      [
+        [2, 0],
+        [3, 1],
+      ],
+    ]);
+    const long = (points: readonly (readonly [number, number])[]) =>
+      points
+        .slice(1)
+        .reduce((sum, [x, y], index) => sum + Math.hypot(x - points[index]![0], y - points[index]![1]), 0);
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: -9, max: 19 }), fc.integer({ min: 0, max: 50 })), {
+          minLength: 2,
+          maxLength: 9,
+        }),
+        (any) => {
+          const points = any.map(([x, y]): readonly [number, number] => [x + 0.5, y]);
+          const shown = acrossSeam(points, 0, 10);
+          expect(shown.reduce((sum, each) => sum + long(each), 0)).toBeCloseTo(long(points), 6);
+        },
+      ),
+    );
   });
   it('what a demo build drills, bends, sets and cuts flat comes on sheets; where there is nothing it is refused in words', () => {
     const orchard = sourceOf(demo('Orchard'));

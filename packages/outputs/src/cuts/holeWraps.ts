@@ -13,7 +13,7 @@ const MARGIN = 5;
 const TEXT = 2.6;
 /** Paper above and below a hole, mm. */
 const ROUND = 12;
-const RING = 64;
+const HALF_RING = 32;
 
 /**
  * Outline of a hole drilled square through a round tube, on paper that is wrapped round it: mm round the paper from the
@@ -27,12 +27,40 @@ export function holeOnWrap(
   { off, diameter, long }: Pick<Bore, 'off' | 'diameter' | 'long'>,
 ): Point[] {
   const straight = Math.max(0, long - diameter) / 2;
-  return Array.from({ length: RING + 1 }, (_, index): Point => {
-    const angle = (2 * Math.PI * index) / RING;
-    const across = off + (diameter / 2) * Math.cos(angle);
-    const round = radius * Math.asin(Math.max(-1, Math.min(1, across / tube)));
-    const end = Math.sin(angle) >= 0 ? straight : -straight;
-    return [round, (diameter / 2) * Math.sin(angle) + end];
+  const half = (from: number, end: number): Point[] =>
+    Array.from({ length: HALF_RING + 1 }, (_, index): Point => {
+      const angle = from + (Math.PI * index) / HALF_RING;
+      const across = off + (diameter / 2) * Math.cos(angle);
+      const round = radius * Math.asin(Math.max(-1, Math.min(1, across / tube)));
+      return [round, (diameter / 2) * Math.sin(angle) + end];
+    });
+  // A slot's sides run from one of its round ends to the other.
+  const ring = [...half(0, straight), ...half(Math.PI, -straight)];
+  return [...ring, ring[0]!];
+}
+
+/**
+ * A line round a tube as it shows on a strip whose two edges meet: what runs over one edge comes in at the other.
+ * @param from where the strip begins, mm
+ * @param girth how long it is, mm
+ */
+export function acrossSeam(line: readonly Point[], from: number, girth: number): Point[][] {
+  return [-girth, 0, girth].flatMap((by) => {
+    const runs: Point[][] = [];
+    let open = false;
+    line.slice(1).forEach(([bx, end], index) => {
+      const [ax, ay] = line[index]!;
+      // Where the strip's two edges cut this part of the line, from 0 at its start to 1 at its end.
+      const at = [from, from + girth].map((edge) => (edge - by - ax) / (bx - ax)).sort((a, b) => a - b);
+      const level = bx === ax;
+      const [low, high] = level ? [0, 1] : [Math.max(0, at[0]!), Math.min(1, at[1]!)];
+      if (level ? ax + by < from || ax + by > from + girth : !(low < high)) return void (open = false);
+      const point = (share: number): Point => [ax + by + (bx - ax) * share, ay + (end - ay) * share];
+      if (open && low === 0) runs.at(-1)!.push(point(high));
+      else runs.push([point(low), point(high)]);
+      open = high === 1;
+    });
+    return runs;
   });
 }
 
@@ -97,16 +125,20 @@ export function holeWraps(
           x(face) + radius * Math.asin(Math.max(-1, Math.min(1, bore.off / tube))),
           y(bore.fromStart - middle),
         ];
-        return [
-          path('cut', ring),
-          path('axis', [
+        const cross: Point[][] = [
+          [
             [cx - 3, cy],
             [cx + 3, cy],
-          ]),
-          path('axis', [
+          ],
+          [
             [cx, cy - 3],
             [cx, cy + 3],
-          ]),
+          ],
+        ];
+        const shown = (line: readonly Point[]) => acrossSeam(line, MARGIN, girth);
+        return [
+          ...shown(ring).map((line) => path('cut', line)),
+          ...cross.flatMap(shown).map((line) => path('axis', line)),
         ];
       }),
     ];
