@@ -1,7 +1,7 @@
 import { polygonContains } from 'd3-polygon';
 import type { Plate } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
-import { middlesOf, type PlacedPlate } from '../frame/plates.js';
+import { middlesOf, straightsCross, type PlacedPlate } from '../frame/plates.js';
 
 const tell = teller('cuts');
 type Point = readonly [number, number];
@@ -16,17 +16,22 @@ function toSide([x, y]: Point, [ax, ay]: Point, [bx, by]: Point): number {
   return Math.hypot(x - ax - share * wx, y - ay - share * wy);
 }
 
+type Straight = readonly [Point, Point];
+/** Least distance between two straights; none where they cross. */
+const between = (a: Straight, b: Straight): number =>
+  straightsCross(a, b)
+    ? 0
+    : Math.min(...a.map((point) => toSide(point, ...b)), ...b.map((point) => toSide(point, ...a)));
+
 /** How far a hole reaches past the outline; negative: so much metal is left. */
 export function holeOver({ outline }: Pick<Plate, 'outline'>, hole: Plate['holes'][number]): number {
-  return Math.max(
-    ...middlesOf(hole).map((middle) => {
-      const near = Math.min(
-        ...outline.map((corner, index) => toSide(middle, corner, outline[(index + 1) % outline.length]!)),
-      );
-      const inside = polygonContains(outline, middle as [number, number]);
-      return hole.diameter / 2 + (inside ? -near : near);
-    }),
-  );
+  const sides = outline.map((corner, index): Straight => [corner, outline[(index + 1) % outline.length]!]);
+  const line = middlesOf(hole);
+  const outside = line.filter((middle) => !polygonContains(outline, middle as [number, number]));
+  const past = outside.map((middle) => Math.min(...sides.map((side) => toSide(middle, ...side))));
+  // Of a slot that ends inside on both sides its whole line counts: an edge may come in between.
+  const near = past.length > 0 ? -Math.max(...past) : Math.min(...sides.map((side) => between(line, side)));
+  return hole.diameter / 2 - near;
 }
 
 /** Least metal between a hole and the outline or another hole, mm. */
@@ -35,11 +40,7 @@ export const plateWeb = (plate: Pick<Plate, 'outline' | 'holes'>, hole: Plate['h
     -holeOver(plate, hole),
     ...plate.holes
       .filter((each) => each !== hole)
-      .flatMap((each) => {
-        const [from, to] = middlesOf(each);
-        const across = middlesOf(hole).map((middle) => toSide(middle, from, to));
-        return across.map((away) => away - (each.diameter + hole.diameter) / 2);
-      }),
+      .map((each) => between(middlesOf(hole), middlesOf(each)) - (each.diameter + hole.diameter) / 2),
   );
 
 /** What is wrong with flat parts. */
@@ -50,10 +51,9 @@ export const flatFindings = (plates: readonly PlacedPlate[]): Finding[] =>
       ...plate.holes.flatMap((hole, index): Finding[] => {
         const by = holeOver(plate, hole);
         const values = { mark, plate: plate.name, hole: index + 1 };
-        const crossed = plate.bendLines.some(({ from, to, radius }) =>
-          middlesOf(hole).some(
-            (middle) => toSide(middle, from, to) < hole.diameter / 2 + radius + plate.thickness,
-          ),
+        const crossed = plate.bendLines.some(
+          ({ from, to, radius }) =>
+            between(middlesOf(hole), [from, to]) < hole.diameter / 2 + radius + plate.thickness,
         );
         return [
           ...(by > 1e-6 ? [tell('plate-hole-over-edge', 'look', plate.id, { ...values, by })] : []),
@@ -93,12 +93,13 @@ export function sameTurnedOver({
       among.some(([x, y]) => Math.hypot(x - point[0], y - point[1]) < 0.1);
     return (
       outline.every((corner) => there(over(corner), outline)) &&
+      // A slot by both of its ends: one that lies askew leans the other way, turned over.
       holes.every((hole) =>
         holes.some(
           (other) =>
             Math.abs(other.diameter - hole.diameter) < 0.05 &&
-            other.slot?.length === hole.slot?.length &&
-            there(over(hole.at), [other.at]),
+            middlesOf(hole).every((end) => there(over(end), middlesOf(other))) &&
+            middlesOf(other).every((end) => there(over(end), middlesOf(hole))),
         ),
       )
     );

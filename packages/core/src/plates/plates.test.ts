@@ -8,7 +8,7 @@ import { plateMesh } from '../solid/plateMesh.js';
 import { meshVolume } from '../solid/builder.js';
 import { cross, length, squareTo, subtract } from '../vector/vector.js';
 import { outlineFrom, type Corner } from './corners.js';
-import { holeOver, madeAlike, sameTurnedOver } from './findings.js';
+import { holeOver, madeAlike, plateWeb, sameTurnedOver } from './findings.js';
 import { foldOf, K_FACTOR } from './folds.js';
 import { gussetBetween, gussetPlate, nodeBeside } from './gusset.js';
 import { FLAT_SHAPES } from './shapes.js';
@@ -118,6 +118,71 @@ describe('holes of plates, just inside and just outside', () => {
       told([{ at: [x, 30], diameter: 10 }], { bendLines: fold, thickness: 2 }).codes;
     expect(near(50 - 5 - 3 - 2 - 0.1)).toEqual([]);
     expect(near(50 - 5 - 3 - 2 + 0.1)).toEqual(['fold-crosses-hole']);
+    // A slot that reaches far to both sides of it crosses it, too; one that runs along it does not.
+    const slot = (x: number, turn: number) =>
+      told([{ at: [x, 30], diameter: 10, slot: { length: 70, turn } }], { bendLines: fold, thickness: 2 })
+        .codes;
+    expect(slot(50, 0)).toEqual(['fold-crosses-hole']);
+    expect(slot(50 - 5 - 30 - 5 - 0.1, 0)).toContain('plate-hole-over-edge');
+    const along = { at: [30, 30] as [number, number], diameter: 10, slot: { length: 40, turn: 90 } };
+    expect(told([along], { bendLines: fold, thickness: 2 }).codes).toEqual([]);
+  });
+  it('what is left between a hole and an edge, or another hole, wherever along a slot it is least', () => {
+    // A notch from above, down to 20, between two prongs.
+    const outline: [number, number][] = [
+      [0, 0],
+      [100, 0],
+      [100, 60],
+      [60, 60],
+      [60, 20],
+      [40, 20],
+      [40, 60],
+      [0, 60],
+    ];
+    const across = (y: number) => ({
+      at: [50, y] as [number, number],
+      diameter: 8,
+      slot: { length: 80, turn: 0 },
+    });
+    expect(holeOver({ outline }, across(10))).toBeCloseTo(-6, 9);
+    expect(holeOver({ outline }, across(17))).toBeCloseTo(1, 9);
+    expect(holeOver({ outline }, across(40))).toBeCloseTo(4, 9);
+    expect(holeOver({ outline }, { at: [104, 30], diameter: 8 })).toBeCloseTo(8, 9);
+    const square: [number, number][] = [
+      [0, 0],
+      [100, 0],
+      [100, 100],
+      [0, 100],
+    ];
+    const web = (...holes: Plate['holes']) => holes.map((hole) => plateWeb({ outline: square, holes }, hole));
+    const slot = (turn: number, at: [number, number] = [50, 50]) => ({
+      at,
+      diameter: 8,
+      slot: { length: 48, turn },
+    });
+    // A hole beside the middle of a slot: told alike of both.
+    for (const each of web(slot(0), { at: [50, 62], diameter: 6 })) expect(each).toBeCloseTo(12 - 7, 9);
+    for (const each of web(slot(0), slot(90))) expect(each).toBeCloseTo(-8, 9);
+    for (const each of web(slot(0), slot(0, [50, 70]))) expect(each).toBeCloseTo(12, 9);
+    expect(web({ at: [10, 50], diameter: 6 })[0]).toBeCloseTo(7, 9);
+  });
+  it('a slot that lies askew makes a left and a right of a plate; two that lean to each other do not', () => {
+    const outline: [number, number][] = [
+      [0, 0],
+      [100, 0],
+      [100, 60],
+      [0, 60],
+    ];
+    const same = (...holes: Plate['holes']) => sameTurnedOver({ outline, holes, bendLines: [] });
+    const slot = (turn: number, x = 50) => ({
+      ...{ at: [x, 30] as [number, number], diameter: 8 },
+      slot: { length: 30, turn },
+    });
+    expect([0, 90, 180].map((turn) => same(slot(turn)))).toEqual([true, true, true]);
+    expect([30, 45, -10].map((turn) => same(slot(turn)))).toEqual([false, false, false]);
+    expect(same(slot(30, 25), slot(-30, 75))).toBe(true);
+    expect(same(slot(30, 25), slot(30, 75))).toBe(false);
+    expect(same({ at: [50, 30], diameter: 30 }, slot(0))).toBe(true);
   });
   it('a slot weighs less by its area, and the solid has it', () => {
     const [without, withSlot] = [
