@@ -88,7 +88,7 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
   }),
   'holes-meet': ({ mark, hole, other, left }, { mm }) => ({
     title: `Piece ${mark}: ${nameInText(hole)} and ${nameInText(other)} meet`,
-    text: `${mm(left)} of metal between them.`,
+    text: leftBetween(left, mm),
     remedies: ['Move one of them', 'Make one smaller'],
   }),
   'hole-weakens': ({ mark, hole, share }) => ({
@@ -126,4 +126,12 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
     text: `It reaches ${mm(by)} past the outline of ${nameInText(plate)}.`,
     remedies: ['Move it inward', 'Make it smaller', 'Make the plate larger'],
   }),
+  'plate-holes-meet': ({ mark, plate, hole, other, left }, { mm }) => ({
+    title: `Plate ${mark}: holes ${hole} and ${other} of ${nameInText(plate)} meet`,
+    text: leftBetween(left, mm),
+    remedies: ['Move one of them', 'Make one smaller'],
+  }),
 };
+
+const leftBetween = (left: number, mm: (value: number) => string): string =>
+  left < 0 ? `They run ${mm(-left)} into each other.` : `${mm(left)} of metal between them.`;

@@ -163,6 +163,7 @@ export interface CutsFindings {
   'sleeve-tight': { mark: string; hole: string; sleeve: number; hole2: number };
   'fold-crosses-hole': { mark: string; plate: string; hole: number };
   'plate-hole-over-edge': { mark: string; plate: string; hole: number; by: number };
+  'plate-holes-meet': { mark: string; plate: string; hole: number; other: number; left: number };
 }
 
 export interface WorkFindings {

@@ -34,13 +34,19 @@ export function holeOver({ outline }: Pick<Plate, 'outline'>, hole: Plate['holes
   return hole.diameter / 2 - near;
 }
 
+/** Metal that is left between two holes at least, mm. Common practice, no source. */
+export const LEFT_BETWEEN = 2;
+
+type PlateHole = Plate['holes'][number];
+/** Metal between two holes, mm; less than none where they run into each other. */
+const apart = (a: PlateHole, b: PlateHole): number =>
+  between(middlesOf(a), middlesOf(b)) - (a.diameter + b.diameter) / 2;
+
 /** Least metal between a hole and the outline or another hole, mm. */
 export const plateWeb = (plate: Pick<Plate, 'outline' | 'holes'>, hole: Plate['holes'][number]): number =>
   Math.min(
     -holeOver(plate, hole),
-    ...plate.holes
-      .filter((each) => each !== hole)
-      .map((each) => between(middlesOf(hole), middlesOf(each)) - (each.diameter + hole.diameter) / 2),
+    ...plate.holes.filter((each) => each !== hole).map((each) => apart(hole, each)),
   );
 
 /** What is wrong with flat parts. */
@@ -55,7 +61,16 @@ export const flatFindings = (plates: readonly PlacedPlate[]): Finding[] =>
           ({ from, to, radius }) =>
             between(middlesOf(hole), [from, to]) < hole.diameter / 2 + radius + plate.thickness,
         );
+        const other = plate.holes.findIndex((each, at) => at > index && apart(hole, each) < LEFT_BETWEEN);
         return [
+          ...(other > 0
+            ? [
+                tell('plate-holes-meet', 'look', plate.id, {
+                  ...values,
+                  ...{ other: other + 1, left: apart(hole, plate.holes[other]!) },
+                }),
+              ]
+            : []),
           ...(by > 1e-6 ? [tell('plate-hole-over-edge', 'look', plate.id, { ...values, by })] : []),
           ...(crossed ? [tell('fold-crosses-hole', 'look', plate.id, values)] : []),
         ];

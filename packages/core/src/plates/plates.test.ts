@@ -8,7 +8,7 @@ import { plateMesh } from '../solid/plateMesh.js';
 import { meshVolume } from '../solid/builder.js';
 import { cross, length, squareTo, subtract } from '../vector/vector.js';
 import { outlineFrom, type Corner } from './corners.js';
-import { holeOver, madeAlike, plateWeb, sameTurnedOver } from './findings.js';
+import { holeOver, LEFT_BETWEEN, madeAlike, plateWeb, sameTurnedOver } from './findings.js';
 import { foldOf, K_FACTOR } from './folds.js';
 import { gussetBetween, gussetPlate, nodeBeside } from './gusset.js';
 import { FLAT_SHAPES } from './shapes.js';
@@ -165,6 +165,19 @@ describe('holes of plates, just inside and just outside', () => {
     for (const each of web(slot(0), slot(90))) expect(each).toBeCloseTo(-8, 9);
     for (const each of web(slot(0), slot(0, [50, 70]))) expect(each).toBeCloseTo(12, 9);
     expect(web({ at: [10, 50], diameter: 6 })[0]).toBeCloseTo(7, 9);
+  });
+  it('into another hole, slots along all of their length', () => {
+    const two = (x: number, more: Partial<Plate['holes'][number]> = {}) =>
+      told([
+        { at: [30, 30], diameter: 10 },
+        { at: [x, 30], diameter: 8, ...more },
+      ]);
+    expect(two(30 + 9 + LEFT_BETWEEN + 0.01).codes).toEqual([]);
+    expect(two(30 + 9 + LEFT_BETWEEN - 0.01).codes).toEqual(['plate-holes-meet']);
+    const [found] = two(36).plan.findings.filter(({ code }) => code === 'plate-holes-meet');
+    expect(found!.values).toMatchObject({ hole: 1, other: 2, left: expect.closeTo(-3, 9) as number });
+    expect(two(60, { slot: { length: 50, turn: 0 } }).codes).toEqual(['plate-holes-meet']);
+    expect(two(60, { slot: { length: 50, turn: 90 } }).codes).toEqual([]);
   });
   it('a slot that lies askew makes a left and a right of a plate; two that lean to each other do not', () => {
     const outline: [number, number][] = [

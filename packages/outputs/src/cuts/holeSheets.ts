@@ -11,7 +11,7 @@ import { SHEETS, titleMarks, type TitleBlock } from '../paper.js';
 import { onSheets } from '../patterns/sheets.js';
 import type { Source } from '../registry/output.js';
 import { tablePages, type Table } from '../tables.js';
-import { holeWraps } from './holeWraps.js';
+import { acrossSeam, holeWraps } from './holeWraps.js';
 
 /** Where each hole is marked, piece by piece, with the outside of the piece laid flat beside. */
 export function holeSheets({ document, plan, revision }: Source): Drawing[] {
@@ -147,18 +147,15 @@ function flat({ girth, length, bores }: DrilledPiece, piece: Piece, [x0, y0]: Po
         ),
       ];
     }),
-    ...bores.map((bore): Mark =>
-      path(
-        'cut',
-        slotOutline(
-          [x(bore.fromStart), y((bore.round * girth) / bore.girth)],
-          bore.long * scale,
-          bore.diameter * scale,
-        ),
-      ),
-    ),
+    ...bores.flatMap((bore): Mark[] => {
+      const at: Point = [x(bore.fromStart), y((bore.round * girth) / bore.girth)];
+      const outline = slotOutline(at, bore.long * scale, bore.diameter * scale).map(turned);
+      return acrossSeam(outline, y0, girth * scale).map((line) => path('cut', line.map(turned)));
+    }),
   ];
 }
+
+const turned = ([x, y]: Point): Point => [y, x];
 
 /** A round hole, or a slot with round ends along x. */
 export function slotOutline([x, y]: Point, long: number, wide: number): Point[] {
