@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Hole, Section } from '@larchwood/format';
-import { planMade } from '../../../../testing/made.js';
+import { made, planMade } from '../../../../testing/made.js';
 import { framed, round } from '../../../../testing/rods.js';
 import type { Finding } from '../findings/finding.js';
 import { boresOf, faceWords, flatFaces, HOLES, usualHole, webOf, type Bore } from './holes.js';
@@ -195,8 +195,33 @@ describe('what is told of a hole', () => {
     expect(only(tube(either, round(40, 2)).told)).toMatchObject({
       left: expect.closeTo((Math.PI * 40 * 20) / 360 - 8, 6) as number,
     });
-    // A hole and its own other wall are one hole, however small the tube.
-    expect(codes(tube([hole({ diameter: 9, far: 9 })], round(16, 1)).told)).toEqual([]);
+    expect(only(tube([...either].reverse(), round(40, 2)).told)).toMatchObject({ hole: 'B', other: 'A' });
+    // A hole and its own other wall are one hole, however small the tube; a bolt and its middle are two.
+    expect(codes(tube([hole({ diameter: 24, far: 24 })], round(16, 1)).told)).toEqual(['hole-over-edge']);
+    const flange = { count: 2, diameter: 30, hole: 8, first: 0 };
+    expect(codes(tube([hole({ diameter: 20, circle: flange })]).told)).toEqual(['holes-meet']);
+    expect(tube([hole({ diameter: 17, circle: flange })]).told).toEqual([]);
+  });
+  it('over an end that is coped: from its deepest point, at either end', () => {
+    const road = made('bicycle', 'road');
+    const member = road.frame.members.find(({ name }) => name === 'Top tube')!;
+    const { ends, overall } = planMade(road).cuts.find(({ piece }) => piece === member.id)!;
+    const told = (part: Partial<Hole>) => {
+      const members = road.frame.members.map((each) =>
+        each.id === member.id ? { ...each, holes: [hole({ diameter: 4, ...part })] } : each,
+      );
+      return planMade({ ...road, frame: { ...road.frame, members } }).findings.flatMap(({ code, values }) =>
+        code === 'hole-over-end' ? [(values as { readonly by: number }).by] : [],
+      );
+    };
+    (['start', 'end'] as const).forEach((from, index) => {
+      const { longest, shortest } = ends[index]!.edge;
+      const depth = longest.at - shortest.at;
+      expect(depth).toBeGreaterThan(3);
+      expect(told({ from, distance: depth + 2.01 })).toEqual([]);
+      expect(told({ from, distance: depth + 1.9 })).toEqual([expect.closeTo(0.1, 6)]);
+      expect(told({ from, distance: overall / 2 })).toEqual([]);
+    });
   });
   it('of both walls and both twins once', () => {
     const through = hole({ distance: 2, diameter: 10, far: 10 });
