@@ -96,7 +96,7 @@ function faultOf(outline: Plate['outline']): PlateFault | undefined {
       const other = sides[second]!;
       const beside = other.left > one.right || other.right < one.left;
       if (beside || other.low > one.high || other.high < one.low) continue;
-      if (straightsCross(one.ends, other.ends)) return 'crosses-itself';
+      if (cross2(one.ends, other.ends)) return 'crosses-itself';
     }
   }
   return undefined;
@@ -134,10 +134,7 @@ export function holeRing(hole: Plate['holes'][number], corners: number): readonl
 }
 
 /** Whether two straights cross within both. Source: signs of the areas of four triangles. */
-export function straightsCross(
-  [a, b]: readonly [Point2, Point2],
-  [c, d]: readonly [Point2, Point2],
-): boolean {
+function cross2([a, b]: readonly [Point2, Point2], [c, d]: readonly [Point2, Point2]): boolean {
   const turns = ([px, py]: Point2, [qx, qy]: Point2, [rx, ry]: Point2) =>
     (qx - px) * (ry - py) - (qy - py) * (rx - px);
   return turns(a, b, c) * turns(a, b, d) < 0 && turns(c, d, a) * turns(c, d, b) < 0;

@@ -1,49 +1,36 @@
 import { polygonContains } from 'd3-polygon';
 import type { Plate } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
-import { middlesOf, straightsCross, type PlacedPlate } from '../frame/plates.js';
+import { middlesOf, type PlacedPlate } from '../frame/plates.js';
+import { HOLES } from '../holes/holes.js';
+import { nearestOfSegments, type Segment } from '../proximity/segments.js';
 
 const tell = teller('cuts');
+type PlateHole = Plate['holes'][number];
 type Point = readonly [number, number];
-
-/** Least distance of a point from a straight between two others. */
-function toSide([x, y]: Point, [ax, ay]: Point, [bx, by]: Point): number {
-  const [wx, wy] = [bx - ax, by - ay];
-  const share = Math.min(
-    1,
-    Math.max(0, ((x - ax) * wx + (y - ay) * wy) / Math.max(1e-12, wx * wx + wy * wy)),
-  );
-  return Math.hypot(x - ax - share * wx, y - ay - share * wy);
-}
-
-type Straight = readonly [Point, Point];
-/** Least distance between two straights; none where they cross. */
-const between = (a: Straight, b: Straight): number =>
-  straightsCross(a, b)
-    ? 0
-    : Math.min(...a.map((point) => toSide(point, ...b)), ...b.map((point) => toSide(point, ...a)));
+const straight = ([ax, ay]: Point, [bx, by]: Point): Segment => ({ from: [ax, ay, 0], to: [bx, by, 0] });
+/** The middle line of a hole: a point, of one that is round. */
+const lineOf = (hole: PlateHole): Segment => straight(...middlesOf(hole));
+/** Least distance between two straights, mm; none where they cross. */
+const between = (a: Segment, b: Segment): number => nearestOfSegments(a, b).distance;
 
 /** How far a hole reaches past the outline; negative: so much metal is left. */
-export function holeOver({ outline }: Pick<Plate, 'outline'>, hole: Plate['holes'][number]): number {
-  const sides = outline.map((corner, index): Straight => [corner, outline[(index + 1) % outline.length]!]);
-  const line = middlesOf(hole);
-  const outside = line.filter((middle) => !polygonContains(outline, middle as [number, number]));
-  const past = outside.map((middle) => Math.min(...sides.map((side) => toSide(middle, ...side))));
+export function holeOver({ outline }: Pick<Plate, 'outline'>, hole: PlateHole): number {
+  const sides = outline.map((corner, index) => straight(corner, outline[(index + 1) % outline.length]!));
+  const toEdge = (line: Segment): number => Math.min(...sides.map((side) => between(line, side)));
+  const past = middlesOf(hole)
+    .filter((end) => !polygonContains(outline, end as [number, number]))
+    .map((end) => toEdge(straight(end, end)));
   // Of a slot that ends inside on both sides its whole line counts: an edge may come in between.
-  const near = past.length > 0 ? -Math.max(...past) : Math.min(...sides.map((side) => between(line, side)));
-  return hole.diameter / 2 - near;
+  return hole.diameter / 2 + (past.length > 0 ? Math.max(...past) : -toEdge(lineOf(hole)));
 }
 
-/** Metal that is left between two holes at least, mm. Common practice, no source. */
-export const LEFT_BETWEEN = 2;
-
-type PlateHole = Plate['holes'][number];
 /** Metal between two holes, mm; less than none where they run into each other. */
 const apart = (a: PlateHole, b: PlateHole): number =>
-  between(middlesOf(a), middlesOf(b)) - (a.diameter + b.diameter) / 2;
+  between(lineOf(a), lineOf(b)) - (a.diameter + b.diameter) / 2;
 
 /** Least metal between a hole and the outline or another hole, mm. */
-export const plateWeb = (plate: Pick<Plate, 'outline' | 'holes'>, hole: Plate['holes'][number]): number =>
+export const plateWeb = (plate: Pick<Plate, 'outline' | 'holes'>, hole: PlateHole): number =>
   Math.min(
     -holeOver(plate, hole),
     ...plate.holes.filter((each) => each !== hole).map((each) => apart(hole, each)),
@@ -59,9 +46,9 @@ export const flatFindings = (plates: readonly PlacedPlate[]): Finding[] =>
         const values = { mark, plate: plate.name, hole: index + 1 };
         const crossed = plate.bendLines.some(
           ({ from, to, radius }) =>
-            between(middlesOf(hole), [from, to]) < hole.diameter / 2 + radius + plate.thickness,
+            between(lineOf(hole), straight(from, to)) < hole.diameter / 2 + radius + plate.thickness,
         );
-        const other = plate.holes.findIndex((each, at) => at > index && apart(hole, each) < LEFT_BETWEEN);
+        const other = plate.holes.findIndex((each, at) => at > index && apart(hole, each) < HOLES.between);
         return [
           ...(other > 0
             ? [

@@ -8,7 +8,8 @@ import { plateMesh } from '../solid/plateMesh.js';
 import { meshVolume } from '../solid/builder.js';
 import { cross, length, squareTo, subtract } from '../vector/vector.js';
 import { outlineFrom, type Corner } from './corners.js';
-import { holeOver, LEFT_BETWEEN, madeAlike, plateWeb, sameTurnedOver } from './findings.js';
+import { HOLES } from '../holes/holes.js';
+import { holeOver, madeAlike, plateWeb, sameTurnedOver } from './findings.js';
 import { foldOf, K_FACTOR } from './folds.js';
 import { gussetBetween, gussetPlate, nodeBeside } from './gusset.js';
 import { FLAT_SHAPES } from './shapes.js';
@@ -172,8 +173,8 @@ describe('holes of plates, just inside and just outside', () => {
         { at: [30, 30], diameter: 10 },
         { at: [x, 30], diameter: 8, ...more },
       ]);
-    expect(two(30 + 9 + LEFT_BETWEEN + 0.01).codes).toEqual([]);
-    expect(two(30 + 9 + LEFT_BETWEEN - 0.01).codes).toEqual(['plate-holes-meet']);
+    expect(two(30 + 9 + HOLES.between + 0.01).codes).toEqual([]);
+    expect(two(30 + 9 + HOLES.between - 0.01).codes).toEqual(['plate-holes-meet']);
     const [found] = two(36).plan.findings.filter(({ code }) => code === 'plate-holes-meet');
     expect(found!.values).toMatchObject({ hole: 1, other: 2, left: expect.closeTo(-3, 9) as number });
     expect(two(60, { slot: { length: 50, turn: 0 } }).codes).toEqual(['plate-holes-meet']);

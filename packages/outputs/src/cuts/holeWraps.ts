@@ -1,3 +1,5 @@
+/// <reference path="../lineclip.d.ts" />
+import { clipPolyline } from 'lineclip';
 import {
   faceWords,
   formatLength,
@@ -44,25 +46,13 @@ export function holeOnWrap(
  * @param from where the strip begins, mm
  * @param girth how long it is, mm
  */
-export function acrossSeam(line: readonly Point[], from: number, girth: number): Point[][] {
-  return [-girth, 0, girth].flatMap((by) => {
-    const runs: Point[][] = [];
-    let open = false;
-    line.slice(1).forEach(([bx, end], index) => {
-      const [ax, ay] = line[index]!;
-      // Where the strip's two edges cut this part of the line, from 0 at its start to 1 at its end.
-      const at = [from, from + girth].map((edge) => (edge - by - ax) / (bx - ax)).sort((a, b) => a - b);
-      const level = bx === ax;
-      const [low, high] = level ? [0, 1] : [Math.max(0, at[0]!), Math.min(1, at[1]!)];
-      if (level ? ax + by < from || ax + by > from + girth : !(low < high)) return void (open = false);
-      const point = (share: number): Point => [ax + by + (bx - ax) * share, ay + (end - ay) * share];
-      if (open && low === 0) runs.at(-1)!.push(point(high));
-      else runs.push([point(low), point(high)]);
-      open = high === 1;
-    });
-    return runs;
-  });
-}
+export const acrossSeam = (line: readonly Point[], from: number, girth: number): Point[][] =>
+  [-girth, 0, girth].flatMap((by) =>
+    clipPolyline(
+      line.map(([x, y]): Point => [x + by, y]),
+      [from, -Infinity, from + girth, Infinity],
+    ),
+  );
 
 /** A strip to wrap round the tube for each hole of a round piece, both of its walls on it; true to size. */
 export function holeWraps(
