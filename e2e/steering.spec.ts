@@ -283,6 +283,14 @@ test('stub axles made at home stand among the tubes; a boss too thin is told; a 
   // Its cope is cut by a cutter as large as the boss, and its pattern says what it fits.
   await expect(page.getByRole('row').filter({ hasText: 'Stub axle, left' })).toContainText('11⁄4');
   await expect(main).toContainText(/fits \d+L, 9\.9° off/);
+  // One that is taken out is noted beside the press that makes it again.
+  await station(page, 'Tubes');
+  await page.getByRole('button', { name: /Stub axle boss L \+ R/ }).click();
+  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await station(page, 'Steering');
+  await expect(panel(page)).toContainText('Missing: stub axle boss.');
+  await page.getByRole('button', { name: 'Make them again' }).click();
+  await expect(panel(page)).not.toContainText('Missing');
 });
 
 test('a collar in place of the head tube: the tubes are cut to fit it, it follows its sizes, and one undo gives it back', async ({

@@ -44,9 +44,9 @@ export const STEERING_WORDS: Words<keyof SteeringFindings> = {
     remedies: ['Make the pieces again', 'Take them out'],
   }),
   'steering-part-missing': ({ made, parts }) => ({
-    title: `Of the ${made}, not all stands among the tubes`,
+    title: `Not everything of the ${made} is among the tubes`,
     text: `Missing: ${parts}. Other pieces of it are there.`,
-    remedies: ['Make the pieces again', 'Or leave them out, if they are bought'],
+    remedies: ['Make them again', 'Leave them out if they are bought'],
   }),
   'hub-too-wide': ({ hub, fork }, { mm }) => ({
     title: hub > fork ? 'The hub is wider than the fork' : 'The fork is wider than the hub',

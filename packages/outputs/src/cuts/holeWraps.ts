@@ -1,3 +1,4 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- an ambient module has no name to import
 /// <reference path="../lineclip.d.ts" />
 import { clipPolyline } from 'lineclip';
 import {

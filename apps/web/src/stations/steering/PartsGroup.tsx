@@ -1,8 +1,10 @@
 import { Link } from 'react-router';
 import { formatLength, hasSteeringParts } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
+import { Findings } from '../../ledger/Findings';
 import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
+import { findingsAt } from '../state';
 import { makeParts, takeOutParts } from './changes';
 import type { Known } from './known';
 
@@ -11,6 +13,8 @@ export function PartsGroup({ steering }: Known) {
   const { build, document, plan, edit, settle } = useEditor('build', 'document', 'plan', 'edit', 'settle');
   if (!plan || !steering || steering.built.parts.length === 0) return null;
   const there = hasSteeringParts(document.frame);
+  // What is mended by the press below stands beside it; it is a note, since a part may be bought.
+  const missing = findingsAt(plan, 'steering').filter(({ code }) => code === 'steering-part-missing');
   const rods = steering.built.parts.filter(({ as }) => as !== 'arm').length;
   const arms = steering.built.parts.length - rods;
   return (
@@ -20,6 +24,7 @@ export function PartsGroup({ steering }: Known) {
           ? 'They stand in the frame, and follow the linkage: cut list, patterns, weight and clearances have them. No fixture holds them.'
           : `${rods} of tube and ${arms} of plate, tied to the linkage’s own points; ends short of the balls by ${formatLength(30, document.units, 1)} for the rod ends.`}
       </p>
+      <Findings findings={missing} refused={false} />
       <div className="flex flex-wrap items-center gap-4 px-4 py-1.5">
         <Button
           onClick={() => {
