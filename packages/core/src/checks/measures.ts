@@ -328,7 +328,7 @@ const ON_WHEELS: Readonly<Record<string, string>> = {
   wheelbaseDifference: 'Plumb from all axles to the floor; left more than right.',
   offset:
     'A string along both sides of the rear wheel, or of both rear wheels: where the front lies between them.',
-  lift: 'On four blocks of one height on a level floor: the gap under the wheel that hangs.',
+  lift: 'On four blocks of one height on a level floor: the gap under the front wheel that hangs. Under the left one it counts as positive, under the right one as negative.',
 };
 
 /** The builder's own measures; those whose points are gone are told. */

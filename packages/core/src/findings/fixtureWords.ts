@@ -18,6 +18,13 @@ export const FIXTURE_WORDS: Words<keyof FixtureFindings> = {
     text: `It reads from ${measure(low, quantity)} to ${measure(high, quantity)}. Nothing is made of this reading until it is put right.`,
     remedies: ['Read the scale again', 'Change the ends of the scale under Profile'],
   }),
+  'found-remains': ({ outcome, off, setting, quantity, helped }, { measure }) => ({
+    title: `${outcome} stays ${measure(off, quantity)} off`,
+    text: helped
+      ? 'The other settings make up for part of what was found. They cannot make up for all of it.'
+      : 'No change of the other settings makes up for what was found.',
+    remedies: [`Set ${setting} again`],
+  }),
   'points-in-one': ({ a, b }) => ({
     title: `${a} and ${b} come to lie in one point`,
     text: 'At the marks of these scales no line runs through the two: what comes out is told as if they stood as drawn.',

@@ -115,6 +115,7 @@ export interface EndPlace {
 export interface FixtureFindings {
   'scale-out-of-range': { scale: string; reading: number; by: number; limit: number; quantity: Quantity };
   'found-off-scale': { scale: string; found: number; low: number; high: number; quantity: Quantity };
+  'found-remains': { outcome: string; off: number; setting: string; quantity: Quantity; helped: boolean };
   'points-in-one': { a: string; b: string };
   'adapter-missing': { what: string; wanted: number; count: number; nearest: number };
   'board-too-small': { width: number; height: number; needWidth: number; needHeight: number };
