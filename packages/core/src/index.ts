@@ -90,7 +90,7 @@ export {
 } from './frame/edit/reshape.js';
 export { frameEdits, withEditsKept, type FrameEdit } from './frame/edits.js';
 export { meshVolume, type Mesh } from './solid/builder.js';
-export { closedByJoints, pieceMesh } from './solid/pieceMesh.js';
+export { closedByJoints, MESH_BEND_STEP, pieceMesh } from './solid/pieceMesh.js';
 export { plateMesh } from './solid/plateMesh.js';
 export { pressedShare, pressedSize, pressingOf } from './solid/pressed.js';
 export { wallThickness, zonesOf } from './joints/wall.js';
@@ -287,6 +287,7 @@ export {
   type FlatFace,
   type Bore,
   type DrilledPiece,
+  metalTaken,
 } from './holes/holes.js';
 export {
   bySetting,

@@ -27,9 +27,21 @@ export function halvingSide(piece: Piece, [start, end]: readonly [EndCut, EndCut
   const step = piece.section.shape === 'round' ? 1 : WALL_LINES / 4;
   for (let line = 0; line < WALL_LINES / 2; line += step) {
     if (first && !inBendPlane(piece, start, line)) continue;
-    if (halved(start, WALL_LINES - line) && halved(end, line)) return sideOf(piece, start, line);
+    if (!halved(start, WALL_LINES - line) || !halved(end, line)) continue;
+    const side = sideOf(piece, start, line);
+    if (!isPressed(piece) || halvesPressed(piece, side)) return side;
   }
   return undefined;
+}
+
+const isPressed = ({ member: { ends } }: Piece): boolean =>
+  ends.start.cut === 'flattened' || ends.end.cut === 'flattened';
+
+/** Whether a plane halves what is pressed flat: it lies along the flat or square to it, to half a degree. */
+function halvesPressed({ top, direction }: Piece, side: Vector): boolean {
+  const size = Math.hypot(...side);
+  const [upright, across] = [dot(side, top) / size, dot(side, cross(direction, top)) / size];
+  return Math.min(Math.abs(upright), Math.abs(across)) < HALF_DEGREE;
 }
 
 /** From the axis towards a wall line, where lines count as the end's do. */

@@ -21,7 +21,7 @@ interface Ring {
 }
 
 /** Least turn of a bend between two rings, degrees; no less than between two wall lines that are taken. */
-const BEND_STEP = 7.5;
+export const MESH_BEND_STEP = 7.5;
 
 /** Whether a piece shows nothing of its inside once it is joined: both ends stand against what they are cut for. */
 export const closedByJoints = ({ ends }: PieceCut): boolean =>
@@ -80,7 +80,7 @@ export function pieceMesh(piece: Piece, cut: PieceCut, every: number, inside = t
   const lines = linesOf(piece, cut.ends, every);
   const rings = [
     endRing(piece, cut, 0, lines),
-    ...stationsOf(piece, cut, Math.max(BEND_STEP, every)).map((station) =>
+    ...stationsOf(piece, cut, Math.max(MESH_BEND_STEP, every)).map((station) =>
       ringAt(piece, cut, station, lines),
     ),
     endRing(piece, cut, 1, lines),

@@ -177,8 +177,8 @@ export function without(body: Shape3D, tools: readonly Shape3D[], atOnce = false
   return cast(left) as Shape3D;
 }
 
-/** Bodies that meet face on face as one. */
-export function joined(shapes: readonly Shape3D[]): Shape3D {
+/** Bodies that meet face on face as one. @param simplified faces that go on in each other become one */
+export function joined(shapes: readonly Shape3D[], simplified = true): Shape3D {
   if (shapes.length === 1) return shapes[0]!;
   const oc = getOC();
   const join = new oc.BRepAlgoAPI_Fuse();
@@ -187,7 +187,7 @@ export function joined(shapes: readonly Shape3D[]): Shape3D {
   join.SetGlue(oc.BOPAlgo_GlueEnum.BOPAlgo_GlueShift);
   join.SetToFillHistory(false);
   join.Build(new oc.Message_ProgressRange());
-  join.SimplifyResult(true, true, SAME_ANGLE);
+  if (simplified) join.SimplifyResult(true, true, SAME_ANGLE);
   return cast(join.Shape()) as Shape3D;
 }
 
@@ -215,6 +215,14 @@ export function volumeOf(shape: Shape3D): number {
 
 /** The largest of what a cut has left; small crumbs beyond a cope are none of the piece. */
 export function largestOf(shape: Shape3D): Shape3D | undefined {
+  const solids = solidsIn(shape);
+  if (solids.length < 2) return solids[0];
+  const sized = solids.map((solid) => ({ solid, volume: volumeOf(solid) }));
+  return sized.reduce((most, each) => (each.volume > most.volume ? each : most)).solid;
+}
+
+/** The bodies that a shape is made of. */
+export function solidsIn(shape: Shape3D): readonly Shape3D[] {
   const oc = getOC();
   const solids: Shape3D[] = [];
   const explorer = new oc.TopExp_Explorer(
@@ -224,7 +232,5 @@ export function largestOf(shape: Shape3D): Shape3D | undefined {
   );
   for (; explorer.More(); explorer.Next()) solids.push(cast(explorer.Current()) as Shape3D);
   explorer.delete();
-  if (solids.length < 2) return solids[0];
-  const sized = solids.map((solid) => ({ solid, volume: volumeOf(solid) }));
-  return sized.reduce((most, each) => (each.volume > most.volume ? each : most)).solid;
+  return solids;
 }

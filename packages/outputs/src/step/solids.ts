@@ -18,6 +18,8 @@ import {
   carried,
   castEdge,
   cross,
+  MESH_BEND_STEP,
+  metalTaken,
   middlesOf,
   realCorners,
   onPlate,
@@ -25,8 +27,11 @@ import {
   plateMesh,
   pointOn,
   scale,
+  sizeAt,
   surfacesCutting,
+  toRadians,
   turn,
+  wallThickness,
   type Bore,
   type EndCut,
   type Mesh,
@@ -36,6 +41,7 @@ import {
   type Surroundings,
   type Vector,
 } from '@larchwood/core';
+import { boxAround, isSound, type Meant } from './sound.js';
 import { cylinder, joined, largestOf, straight, triple, volumeOf, without } from './shapes.js';
 import { NotExact, toolsOf } from './tools.js';
 import { acrossAt, tubeBetween } from './tube.js';
@@ -63,27 +69,60 @@ export function pieceSolid(
   bores: readonly Bore[],
   around: Surroundings,
 ): PieceSolid {
+  const drills = bores.flatMap((bore) => drillsOf(piece, cut, bore));
+  const drilled = bores.reduce((sum, bore) => sum + boredMetal(piece, cut, bore), 0);
+  const box = boxAround(pieceMesh(piece, cut, 1).positions);
+  const boxOff = ALIKE_BOX + Math.max(0, ...piece.path.arcs.map(({ radius }) => meshOff(piece, radius)));
   for (const way of WAYS) {
     try {
-      const whole = exactPiece(piece, cut, around, way);
-      if (!whole || !isCutAsMeant(piece, cut, whole, around)) continue;
-      const drills = bores.flatMap((bore) => drillsOf(piece, cut, bore));
-      return { shape: without(whole, drills) };
+      const made = exactPiece(piece, cut, around, way);
+      if (!made || !isCutAsMeant(piece, cut, made.whole, around)) continue;
+      const metal = volumeOf(made.whole);
+      const meant: Meant = {
+        // Holes that run into each other or over an end take less.
+        volume: [
+          metal * (1 - ALIKE_DRILLED) - drilled,
+          metal * (1 + ALIKE_DRILLED) - drilled * LEAST_DRILLED,
+        ],
+        ...{ box, boxOff },
+      };
+      for (const order of made.caps.length > 0 ? ORDERS : ORDERS.slice(0, 1)) {
+        const shape = order(made, drills);
+        if (isSound(shape, meant)) return { shape };
+      }
     } catch (error) {
-      if (error instanceof NotExact) return { shape: facetted(piece, cut, bores), facets: error.message };
+      if (error instanceof NotExact)
+        return { shape: facetted(piece, cut, drills, drilled), facets: error.message };
       // The modeller gave up on it this way.
     }
   }
-  return { shape: facetted(piece, cut, bores), facets: 'its surfaces do not meet as they should' };
+  return { shape: facetted(piece, cut, drills, drilled), facets: 'its surfaces do not meet as they should' };
 }
 
 /** Ways to cut a tube: where a host touches it without crossing, one fails and another does it. `wider` is far less than can be measured, mm. */
 const WAYS = [
   { wider: 0, atOnce: false },
+  { wider: 0.0002, atOnce: false },
+  { wider: -0.0002, atOnce: false },
+  { wider: 0.0002, atOnce: true },
   { wider: 0.003, atOnce: false },
   { wider: -0.003, atOnce: false },
   { wider: 0.003, atOnce: true },
 ] as const;
+
+/** A piece without its holes, and what it was joined from. */
+interface Uncapped {
+  readonly whole: Shape3D;
+  readonly tube: Shape3D;
+  readonly caps: readonly Shape3D[];
+}
+
+/** Orders in which holes are taken off: after a cap is joined the seam of its round can spoil the cut, before it does not. */
+const ORDERS: readonly ((made: Uncapped, drills: readonly Shape3D[]) => Shape3D)[] = [
+  ({ whole }, drills) => without(whole, drills),
+  ({ tube, caps }, drills) => joined([without(tube, drills), ...caps]),
+  ({ tube, caps }, drills) => without(joined([tube, ...caps], false), drills, true),
+];
 
 /** A piece without its holes; undefined where nothing is left. @throws NotExact */
 function exactPiece(
@@ -91,7 +130,7 @@ function exactPiece(
   cut: PieceCut,
   around: Surroundings,
   way: (typeof WAYS)[number],
-): Shape3D | undefined {
+): Uncapped | undefined {
   const [start, end] = cut.ends;
   const [from, to] = [start.station - start.edge.longest.at, end.station + end.edge.longest.at];
   const past = (each: EndCut) => (each.cut === 'coped' ? PAST.cope : PAST.plane);
@@ -104,8 +143,41 @@ function exactPiece(
     const rim = acrossAt(piece, cut, each.end === 'start' ? from : to);
     return [straight(rim, scale(each.outward, made.thickness))];
   });
-  return tube && joined([tube, ...caps]);
+  return tube && { whole: joined([tube, ...caps]), tube, caps };
 }
+
+/** What a finished solid's box may be off the plan's, and its volume beside its holes' metal. */
+const ALIKE_BOX = 0.1;
+const ALIKE_DRILLED = 0.002;
+const LEAST_DRILLED = 0.5;
+
+/** How far the outside of a mesh stands inside of a true bend: half of a step's sagitta, mm. */
+const meshOff = (piece: Piece, radius: number): number => {
+  const { width, height } = sizeAt(piece.section, piece.length, 0);
+  return (radius + Math.hypot(width, height) / 2) * (1 - Math.cos(toRadians(MESH_BEND_STEP / 2)));
+};
+
+/** Metal of a hole, mm3: a round wall is cut by the drill's own round. */
+function boredMetal(piece: Piece, cut: PieceCut, bore: Bore): number {
+  const flat = metalTaken(piece, cut, bore).volume;
+  if (piece.section.shape !== 'round') return flat;
+  const { outline, station, edge } = cut.ends[0];
+  const radius = outline.reach;
+  const wall = wallThickness(piece, cut, station - edge.longest.at + bore.fromStart);
+  const half = bore.diameter / 2;
+  let [deep, width] = [0, 0];
+  for (let step = 0; step < BORE_STEPS; step += 1) {
+    const across = half * (-1 + (2 * step + 1) / BORE_STEPS);
+    const chord = Math.sqrt(half * half - across * across) + (bore.long - bore.diameter) / 2;
+    const off = bore.off + across;
+    const outer = Math.sqrt(Math.max(0, radius * radius - off * off));
+    const inner = Math.sqrt(Math.max(0, (radius - wall) ** 2 - off * off));
+    deep += chord * (outer - inner);
+    width += chord * wall;
+  }
+  return width > 0 ? flat * (deep / width) : flat;
+}
+const BORE_STEPS = 64;
 
 /** Whether a solid has as much metal as its edges say. */
 function isCutAsMeant(piece: Piece, cut: PieceCut, whole: Shape3D, around: Surroundings): boolean {
@@ -144,11 +216,22 @@ export const mirroredSolid = ({ shape, ...rest }: PieceSolid): PieceSolid => ({
   shape: shape.clone().mirror('XZ'),
 });
 
-const facetted = (piece: Piece, cut: PieceCut, bores: readonly Bore[]): Shape3D =>
-  without(
-    facetsOf(pieceMesh(piece, cut, FACET_LINES)).simplify(),
-    bores.flatMap((bore) => drillsOf(piece, cut, bore)),
-  );
+/** A piece as a body of flat faces. @throws RangeError where it is not the plan's metal either */
+function facetted(piece: Piece, cut: PieceCut, drills: readonly Shape3D[], drilled: number): Shape3D {
+  const metal = cut.mass / (piece.density * 1e-9);
+  const whole = facetsOf(pieceMesh(piece, cut, FACET_LINES));
+  const volume: Meant['volume'] = [metal * (1 - ALIKE_FACETS) - drilled, metal * (1 + ALIKE_FACETS)];
+  for (const simplified of [true, false]) {
+    const shape = without(simplified ? whole.simplify() : whole, drills);
+    // What is cut as it cannot be has no volume to be held to.
+    if (cut.ends.some(({ impossible }) => impossible)) return shape;
+    const own = volumeOf(shape);
+    if (own >= volume[0] && own <= volume[1]) return shape;
+  }
+  throw new RangeError(`No solid can be made of piece ${piece.mark}.`);
+}
+/** A body of flat faces may have so much more or less metal than the plan, as a share. */
+const ALIKE_FACETS = 0.01;
 
 /** What drills or saws one hole: from the middle of the tube out through one wall. */
 function drillsOf(piece: Piece, { ends: [start] }: PieceCut, bore: Bore): readonly Shape3D[] {
