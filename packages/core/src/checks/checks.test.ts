@@ -3,7 +3,7 @@ import { randomLcg } from 'd3-random';
 import { describe, expect, it } from 'vitest';
 import type { CheckStage, Measured } from '@larchwood/format';
 import { bentFrame, readOff } from '../../../../testing/bent.js';
-import { EVERY_SET } from '../../../../testing/made.js';
+import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import {
   drawn,
   kart,
@@ -13,6 +13,7 @@ import {
   named,
   tourer,
 } from '../../../../testing/measured.js';
+import { keysOf } from '../fixture/keys.js';
 import { Planner } from '../plan/planner.js';
 import { checked } from '../plan/stages/checks.js';
 import { adjust, BEFORE, CRITICAL } from './adjust.js';
@@ -22,6 +23,28 @@ import { comparedOf, readingOf } from './measure.js';
 import { measuringList } from './measures.js';
 import { fewestFirst } from './order.js';
 import { adviceFor } from './pull.js';
+
+describe('the axle between its plates', () => {
+  // Hub 135, plates 6 thick: their middles stand 141 apart, their inner faces 135.
+  it.each([
+    ['bicycle', 'touring', 135, 'inner face of the plate'],
+    ['tadpole-trike', 'tadpole', 135, 'inner face of the plate'],
+    ['scooter', 'scooter-large', 136, 'inner face of the plate'],
+    // Bearing plates 5 thick on rails whose outer faces stand 525 apart.
+    ['kart', 'ladder', 525, 'inner face of the plate'],
+    ['kart', 'kart', 594, 'inner face of the plate'],
+    ['motorcycle', 'sport', 234, 'inner face of the plate'],
+    // No plates there: from tube to tube.
+    ['buggy', 'buggy', 580, 'halve its near and far edge'],
+  ])('%s, %s: %f mm, measured %s', (kind, set, between, touched) => {
+    const plan = planMade(made(kind, set));
+    const list = measuringList({ document: made(kind, set), ...plan });
+    expect(list.measures.find(({ id }) => id === 'spacing')!.nominal).toBeCloseTo(between, 6);
+    expect(list.points.axleLeft!.touch).toContain(touched);
+    // The fixture sets the same points.
+    expect(2 * keysOf(plan.stance, plan.frame).axleLeft!.at[1]).toBeCloseTo(between, 6);
+  });
+});
 
 describe('the measuring list', () => {
   it.each(EVERY_SET)('of a %s, %s, reads as drawn: every comparison of twins is nil', (kind, set) => {

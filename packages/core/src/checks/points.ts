@@ -21,8 +21,6 @@ export type MeasuringPoints = Readonly<Record<string, MeasuringPoint>>;
 export const CORNERS = ['cornerRearLeft', 'cornerRearRight', 'cornerFrontLeft', 'cornerFrontRight'] as const;
 
 const TOUCHED: Readonly<Record<string, string>> = {
-  axleLeft: 'on the inner face of what carries the axle, at its middle',
-  axleRight: 'on the inner face of what carries the axle, at its middle',
   bottomBracket: 'at the middle of the shell, on a bar through it',
   rearBracket: 'at the middle of the rear shell, on a bar through it',
   seatTop: 'at the middle of the seat tube’s top, on a stepped plug',
@@ -37,9 +35,9 @@ export function measuringPoints(
   frame: Frame,
   keys: Keys,
 ): MeasuringPoints {
-  const points: MeasuringPoint[] = Object.values(keys).map(({ id, name, at }) => ({
+  const points: MeasuringPoint[] = Object.values(keys).map(({ id, name, at, touch }) => ({
     ...{ id, name, at },
-    touch: TOUCHED[id] ?? 'at the middle of a bolt that fits its bore',
+    touch: touch ?? TOUCHED[id] ?? 'at the middle of a bolt that fits its bore',
   }));
   points.push(...cornersOf(stance, frame));
   for (const hoop of frame.pieces.filter(standsAcross)) points.push(...hoopPoints(hoop));
