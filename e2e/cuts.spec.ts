@@ -14,7 +14,7 @@ test('a trial bend changes the next setting; left out it does not; what cannot b
   await expect(rows.nth(1)).toContainText('28.6 on 110');
   const before = parseFloat(await set());
   const log = async (asked: string, got: string) => {
-    await page.getByLabel('Trial bend: set, degrees').fill(asked);
+    await page.getByLabel('Trial bend: scale read, degrees').fill(asked);
     await page.getByLabel('Trial bend: came out, degrees').fill(got);
     await page.getByRole('button', { name: 'Log it' }).click();
   };

@@ -127,9 +127,9 @@ export {
   type OnBender,
   type OwnDie,
 } from './bends/bender.js';
-export { pairMark, pairName, springbackText, turnText } from './bends/words.js';
+export { pairMark, pairName, settingSum, springbackText, turnText } from './bends/words.js';
 export { taperOf, type Taper } from './bends/taper.js';
-export { springbackOf, trialsOf, type Springback } from './bends/springback.js';
+export { scaleRead, setBeyondStraight, springbackOf, trialsOf, type Springback } from './bends/springback.js';
 export type { ButtTrim, PieceCut } from './joints/cut.js';
 export { cutPieces } from './joints/pieceCut.js';
 export {

@@ -35,7 +35,18 @@ const TrialSchema = closed(
     section: id('Section id'),
     material: id('Material id'),
     asked: number(0, 200, 'Wanted, degrees'),
-    set: number(0, 230, 'Set beyond straight, degrees'),
+    set: number(
+      0,
+      230,
+      'Set beyond straight, degrees: what the scale read less what it reads at a straight tube',
+    ),
+    zero: Type.Optional(
+      number(
+        -360,
+        360,
+        'What the scale read at a straight tube when this was logged, degrees; 0 where it is not given',
+      ),
+    ),
     got: number(0, 200, 'Measured after it sprang back, degrees'),
     on: Type.String({ pattern: '^[0-9]{4}-[0-9]{2}-[0-9]{2}$', description: 'Day' }),
     leftOut: Type.Boolean({ description: 'The builder leaves it out of the line' }),

@@ -12,7 +12,7 @@ import { compoundFrom, inBender, onBender } from './bender.js';
 import { bendFindings, TIGHT } from './findings.js';
 import { bendSchedule, bentSoFar, USUAL_BENDING, type BendSchedule } from './schedule.js';
 import { SPREADER_CLEARANCE, taperOf } from './taper.js';
-import { LINE, settingFor, springbackOf } from './springback.js';
+import { LINE, scaleRead, setBeyondStraight, settingFor, springbackOf } from './springback.js';
 
 /** A round tube through corners, cut square at its ends. */
 function bentTube(corners: readonly Vector[], radii: readonly number[], diameter = 25.4) {
@@ -226,6 +226,24 @@ describe('springback', () => {
   it('a one-inch tube on a three-inch radius: 62 is set to get 60, until bends are logged (practice)', () => {
     expect(settingFor(DIE, springbackOf(DIE, []), 60)).toEqual({ set: 62, reads: 62 });
     expect(springbackOf(DIE, [])).toMatchObject({ known: 'start value', from: 0 });
+  });
+  it.each([0, 2, -1.5, 90])(
+    'a scale that reads %f at a straight tube teaches no springback of its own',
+    (zero) => {
+      const die = { ...DIE, zero, step: 0.5 };
+      // Set by its own setting, a bend that springs back by 3 is read off the scale and logged.
+      const { reads } = settingFor(die, { base: 3, factor: 1 }, 60);
+      expect(reads).toBeCloseTo(zero + 63, 9);
+      const logged = { ...trial(60, setBeyondStraight(die, reads)), zero };
+      expect(scaleRead(logged)).toBeCloseTo(reads, 9);
+      const learned = springbackOf(die, named([logged]));
+      expect(learned.base).toBeCloseTo(3, 9);
+      expect(settingFor(die, learned, 45).reads).toBeCloseTo(zero + 48, 9);
+    },
+  );
+  it('a setting is a mark of the scale, also where a straight tube reads between two', () => {
+    expect(settingFor({ zero: 0.4, step: 1 }, { base: 2, factor: 1 }, 45).reads).toBe(47);
+    expect(settingFor({ zero: 0.4, step: 0.5 }, { base: 2, factor: 1 }, 45).reads).toBe(47.5);
   });
   it('one bend gives its springback at every angle, and says that it is one', () => {
     const one = springbackOf(DIE, named([trial(60, 63)]));

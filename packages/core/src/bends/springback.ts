@@ -68,12 +68,17 @@ export function springbackOf(
   };
 }
 
-/** What to set for a bend, beyond straight; and what the die's own scale reads there, at its nearest step. */
+/** What to set for a bend, beyond straight; and what the die's own scale reads there, at the mark that is nearest. */
 export function settingFor(
   die: Pick<Die, 'zero' | 'step'>,
   { base, factor }: Pick<Springback, 'base' | 'factor'>,
   wanted: number,
 ): { readonly set: number; readonly reads: number } {
   const set = base + factor * wanted;
-  return { set, reads: die.zero + Math.round(set / die.step) * die.step };
+  return { set, reads: Math.round((die.zero + set) / die.step) * die.step };
 }
+
+/** A bend to be logged, from what the die's scale read: what it reads at a straight tube is no part of the bend. Degrees. */
+export const setBeyondStraight = ({ zero }: Pick<Die, 'zero'>, read: number): number => read - zero;
+/** What the scale read when a bend was logged, degrees. */
+export const scaleRead = ({ set, zero = 0 }: Pick<Trial, 'set' | 'zero'>): number => set + zero;

@@ -22,6 +22,14 @@ export function springbackText({ known, base, factor, scatter, from }: Springbac
   return `From ${from} bends: set ${base.toFixed(1)}° + ${factor.toFixed(3)} × the angle wanted.${spread}`;
 }
 
+/** What a setting is made of: the bend, what springs back, and what the scale reads at a straight tube. Degrees. */
+export function settingSum(angle: number, set: number, zero: number, reads: number): string {
+  const springs = set - angle;
+  const sign = (value: number) => (value < 0 ? ' − ' : ' + ') + formatAngle(Math.abs(value));
+  const offset = zero === 0 ? '' : `${sign(zero)} on the scale of a straight tube`;
+  return `${formatAngle(angle)} of bend${sign(springs)} of springback${offset}: set the scale to ${formatAngle(reads)}.`;
+}
+
 /** A piece that stands for a pair, as lists name it: `1L, R`. */
 export const pairMark = (mark: string): string => (mark.endsWith('L') ? `${mark.slice(0, -1)}L, R` : mark);
 /** The name of a pair, without a side. */

@@ -4,6 +4,7 @@ import { verdictOf } from '../checks/judge.js';
 import type { MeasuringList } from '../checks/list.js';
 import { listAt } from '../checks/setOff.js';
 import { CHECK_STAGES } from '../checks/stages.js';
+import { scaleRead } from '../bends/springback.js';
 import { leverName } from '../checks/levers.js';
 import { findMaterial } from '../frame/materials.js';
 import { formatAngle } from '../units/angle.js';
@@ -230,8 +231,8 @@ function shopLines({ document: { units, done = [] }, build, shop, list, steps = 
     ...lines(
       shop.trials,
       'bend',
-      ({ die, asked, set, got, leftOut }) =>
-        `${shop.dies[die]?.name ?? die}: ${formatAngle(asked, 1)} wanted, set to ${formatAngle(set, 1)}, got ${formatAngle(got, 1)}${leftOut ? ' (left out)' : ''}`,
+      ({ die, asked, set, zero = 0, got, leftOut }) =>
+        `${shop.dies[die]?.name ?? die}: ${formatAngle(asked, 1)} wanted, set to ${formatAngle(scaleRead({ set, zero }), 1)}${zero === 0 ? '' : ` on a scale that reads ${formatAngle(zero, 1)} at a straight tube`}, got ${formatAngle(got, 1)}${leftOut ? ' (left out)' : ''}`,
     ),
   ];
 }

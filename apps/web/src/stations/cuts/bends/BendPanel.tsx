@@ -135,6 +135,7 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
           die={die}
           spring={spring}
           schedule={schedule}
+          settings={made.settings}
           of={`${sectionText(piece.section, document.units)}, ${findMaterial(schedule.material)?.name ?? schedule.material}`}
         />
       )}

@@ -4,6 +4,7 @@ import {
   pairMark,
   pairName,
   sectionText,
+  settingSum,
   turnText,
   type BendSchedule,
   type OnBender,
@@ -191,7 +192,14 @@ function BendRows({
                 <Angle degrees={bend.angle} />
               </td>
               <td className="text-left whitespace-nowrap">{setting?.die?.name ?? '–'}</td>
-              <td className="text-[15px] font-bold">
+              <td
+                className="text-[15px] font-bold"
+                title={
+                  setting?.reads === undefined
+                    ? undefined
+                    : settingSum(bend.angle, setting.set!, setting.die!.zero, setting.reads)
+                }
+              >
                 {setting?.reads === undefined ? '–' : <Angle degrees={setting.reads} />}
               </td>
               <td className="!pr-4">{length(bend.perHalfDegree)}</td>
