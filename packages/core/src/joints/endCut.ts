@@ -298,7 +298,7 @@ function cutEnd(piece: Piece, name: EndName, prepared: Prepared, matchSide: Vect
     hosts: prepared.hosts.map((host) => host.mark),
     includedAngle: meets?.includedAngle ?? 90 - (saw?.offSquare ?? 0),
     hostAngles: prepared.hostAngles,
-    offSquare: meets ? 90 - meets.includedAngle : (saw?.offSquare ?? 0),
+    offSquare: saw?.offSquare ?? (meets ? 90 - meets.includedAngle : 0),
     offset: Math.abs(meets?.offset ?? 0),
     cutterDiameter: prepared.cutter,
     hostAcross: prepared.across,

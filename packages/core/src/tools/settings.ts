@@ -2,6 +2,7 @@ import type { BuildDocument, Shop, Tool } from '@larchwood/format';
 import type { DrilledPiece } from '../holes/holes.js';
 import type { PieceCut } from '../joints/cut.js';
 import type { EndCut } from '../joints/endCut.js';
+import type { SawAngles } from '../joints/planar.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { acrossOf } from '../frame/sections.js';
 import { orderByMark } from '../stock/orders.js';
@@ -15,6 +16,8 @@ export interface Job {
   readonly what: string;
   readonly kind: 'cope' | 'plane' | 'hole' | 'copy';
   readonly offSquare: number;
+  /** A cut in one plane, as a saw makes it: the table turned, then the blade tilted; a round tube is rolled until nothing is tilted. */
+  readonly saw?: { readonly miter: number; readonly bevel: number };
   /** Of the host, for a cope; of the hole. */
   readonly diameter: number;
   /** Of the tube that is cut. */
@@ -33,6 +36,8 @@ export interface ToolSetting {
   readonly sort: Tool['sort'];
   /** On the tool’s own scale; none where it has none to set. */
   readonly reads?: number;
+  /** The blade tilted from upright, of a compound cut; none where it stands upright. */
+  readonly bevel?: number;
   /** The tube set over off the cutter’s middle; none where it is cut on its middle. */
   readonly over?: number;
   /** Cutter, bit or saw that goes in. */
@@ -125,8 +130,16 @@ function endJob(cut: PieceCut, end: EndCut, piece: Piece): Job {
     material: piece.member.material,
     paperOnly: end.cut === 'coped' && (!round || end.hosts.length > 1),
     offset: end.cut === 'coped' ? Math.abs(end.offset) : 0,
+    ...(end.saw && !round ? { saw: sawnAs(end, end.saw) } : {}),
   };
 }
+
+const sawnAs = ({ outline }: EndCut, { offSquare, miter, bevel }: SawAngles): NonNullable<Job['saw']> =>
+  outline.round
+    ? { miter: offSquare, bevel: 0 }
+    : { miter: Math.abs(miter), bevel: Math.abs(bevel) < UPRIGHT ? 0 : Math.abs(bevel) };
+/** A blade tilted by less stands upright, degrees. */
+const UPRIGHT = 0.05;
 
 /**
  * Largest gap along the tube when a cope of another cutter’s size is pushed home: the cut and the host part most where one
@@ -156,7 +169,8 @@ export function answerOf(id: string, tool: Tool, job: Job): ToolAnswer {
     setting: { tool: id, name, sort, ...more },
   });
   if (job.kind === 'copy') return no('it is marked from the first of the pair');
-  const reads = tool.scale === 'from-square' ? job.offSquare : 90 - job.offSquare;
+  const onScale = (angle: number) => (tool.scale === 'from-square' ? angle : 90 - angle);
+  const reads = onScale(job.offSquare);
   if (sort === 'drill' || sort === 'hole-saws') {
     if (job.kind !== 'hole') return no('it makes holes only');
     if (job.diameter > tool.largest + SAME.bit) return no('the hole is larger than it makes');
@@ -167,8 +181,13 @@ export function answerOf(id: string, tool: Tool, job: Job): ToolAnswer {
   if (job.kind === 'hole') return no('it makes no holes');
   if (sort === 'paper') return job.offSquare > tool.most ? no(`it goes to ${tool.most}° off square`) : yes();
   if (job.across > tool.largest) return no('the tube is larger than it takes');
+  if (sort === 'saw') {
+    if (job.kind !== 'plane') return no('a saw cuts no cope');
+    const { miter, bevel } = job.saw ?? { miter: job.offSquare, bevel: 0 };
+    if (Math.max(miter, bevel) > tool.most) return no(`it stops at ${tool.most}° off square`);
+    return yes({ reads: onScale(miter), ...(bevel > 0 ? { bevel } : {}) });
+  }
   if (job.offSquare > tool.most) return no(`it stops at ${tool.most}° off square`);
-  if (sort === 'saw') return job.kind === 'plane' ? yes({ reads }) : no('a saw cuts no cope');
   if (job.kind === 'plane') return no('a saw does that better');
   if (job.paperOnly) return no('no one cutter makes it: several hosts, or a flat');
   const fitting = tool.sizes
@@ -232,6 +251,7 @@ export function bySetting(jobs: readonly ToolJob[]): readonly (readonly ToolJob[
           best.name,
           best.cutter ?? 0,
           (best.reads ?? 0).toFixed(1),
+          (best.bevel ?? 0).toFixed(1),
           (best.over ?? 0).toFixed(1),
         ].join(' ')
       : 'none';

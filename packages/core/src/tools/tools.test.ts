@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { NO_SHOP, type Hole, type Shop, type Tool } from '@larchwood/format';
+import { DEMO } from '../../../../testing/demo.js';
 import { made, planMade } from '../../../../testing/made.js';
 import { usualHole } from '../holes/holes.js';
+import { toDegrees, toRadians } from '../units/angle.js';
 import {
   answerOf,
   bySetting,
@@ -206,5 +208,39 @@ describe('two tubes in one set-up', () => {
     expect(inOneSetUp([20, 20], 5)).toEqual({ shim: 0, reads: 0 });
     expect(inOneSetUp([25.4, 31.8], 80)).toEqual({ shim, reads });
     expect(() => inOneSetUp([20, 30], 0)).toThrow(RangeError);
+  });
+});
+
+describe('a compound cut on the saw', () => {
+  const sawn = DEMO.flatMap((document) => {
+    const plan = planMade(document);
+    return jobsOf(plan.frame, plan.cuts, []).flatMap((job) => {
+      const end = plan.cuts
+        .find(({ piece }) => piece === job.piece)!
+        .ends.find((each) => job.id.endsWith(`/${each.end}`))!;
+      return job.kind === 'plane' ? [{ job, end, name: `${document.name} ${job.mark} ${job.what}` }] : [];
+    });
+  });
+  it('table and blade together make the angle off square of the cut itself, on every demo', () => {
+    const compound = sawn.filter(({ job }) => job.saw!.bevel > 0);
+    expect(compound.length).toBeGreaterThan(2);
+    for (const { job, end, name } of sawn) {
+      const { miter, bevel } = job.saw!;
+      const off = toDegrees(Math.acos(Math.cos(toRadians(miter)) * Math.cos(toRadians(bevel))));
+      expect(Math.abs(off - job.offSquare), name).toBeLessThan(0.06);
+      // The longest and shortest wall line of a flat cut lie as far apart as it leans over its section.
+      if (end.cut === 'coped' && !end.outline.round)
+        expect(end.saw!.offSquare, name).toBeCloseTo(end.offSquare, 9);
+    }
+  });
+  it('its limit is judged by table and blade, just inside and just outside', () => {
+    const { job } = sawn.find(({ job: each }) => each.saw!.bevel > 1)!;
+    const most = Math.max(job.saw!.miter, job.saw!.bevel);
+    const at = (limit: number) => answerOf('s', tool({ sort: 'saw', largest: 500, most: limit }), job);
+    expect(at(most + 0.01)).toMatchObject({
+      can: true,
+      setting: { reads: job.saw!.miter, bevel: job.saw!.bevel },
+    });
+    expect(at(most - 0.01).can).toBe(false);
   });
 });

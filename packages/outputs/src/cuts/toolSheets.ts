@@ -15,6 +15,7 @@ export function toolSheets({ document, plan, revision, shop = NO_SHOP }: Source)
     columns: [
       { name: 'Tool', right: false },
       { name: 'Set to', right: true, bold: true },
+      { name: 'Bevel', right: true, bold: true },
       { name: 'Set over', right: true, bold: true },
       { name: 'Cutter', right: true, bold: true },
       { name: 'Turns', right: true },
@@ -27,6 +28,7 @@ export function toolSheets({ document, plan, revision, shop = NO_SHOP }: Source)
       group.map(({ job, best }, index) => [
         index > 0 ? '' : (best?.name ?? (job.kind === 'copy' ? 'from its twin' : 'no tool for it')),
         index > 0 || best?.reads === undefined ? '' : formatAngle(best.reads),
+        index > 0 || best?.bevel === undefined ? '' : formatAngle(best.bevel),
         index > 0 || best?.over === undefined ? '' : mm(best.over),
         index > 0 || best?.cutter === undefined ? '' : mm(best.cutter),
         index > 0 || best?.speed === undefined ? '' : String(Math.round(best.speed / 10) * 10),

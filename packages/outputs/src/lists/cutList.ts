@@ -9,6 +9,7 @@ import {
   POUND,
   sectionText,
   type LengthDisplay,
+  type EndCut,
   type Piece,
   type PieceCut,
   type Plan,
@@ -77,8 +78,10 @@ const HEADINGS = [
   ['saddle', 'Saddle to saddle ({unit})'],
   ['first', 'First end'],
   ['firstAngle', 'First end off square (deg)'],
+  ['firstSaw', 'First end, saw: miter, bevel (deg)'],
   ['second', 'Second end'],
   ['secondAngle', 'Second end off square (deg)'],
+  ['secondSaw', 'Second end, saw: miter, bevel (deg)'],
   ['match', 'Match angle (deg)'],
   ['bends', 'Bends'],
   ['twin', 'Twin'],
@@ -102,14 +105,22 @@ function tubeRow(cut: PieceCut, piece: Piece, display: LengthDisplay): Row {
     saddle: length(cut.saddleToSaddle, display),
     first: jointName(start),
     firstAngle: rounded(start.offSquare, 2),
+    firstSaw: sawWords(start),
     second: jointName(end),
     secondAngle: rounded(end.offSquare, 2),
+    secondSaw: sawWords(end),
     match: rounded(end.matchAngle, 2),
     bends: piece.path.arcs.length,
     twin: cut.handedness ?? '',
     mass: massIn(cut.mass, display),
   };
 }
+
+/** Table and blade of a cut that leans both ways; empty of any other. */
+const sawWords = ({ saw, outline }: EndCut): string =>
+  saw && !outline.round && Math.abs(saw.bevel) >= 0.05
+    ? `${Math.abs(saw.miter).toFixed(2)}, ${Math.abs(saw.bevel).toFixed(2)}`
+    : '';
 
 const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
 const massIn = (kilograms: number, display: LengthDisplay): number =>

@@ -150,13 +150,26 @@ const hoursOf = ({ ends }: PieceCut): number =>
     0,
   );
 
+/** Blades tilted by less stand upright, degrees. */
+const COMPOUND = 0.05;
+
 function endLine(end: EndCut): Line[] {
   const at = end.end === 'start' ? 'Start' : 'End';
   if (end.cut === 'plain' || end.cut === 'capped' || end.cut === 'flattened')
     return [{ id: end.end, text: `${at}: square${end.cut === 'plain' ? '' : `, ${end.cut}`}` }];
   const to = end.hosts.length > 0 ? ` to ${end.hosts.join(' and ')}` : '';
   const how = { coped: 'coped', mitred: 'mitred', slotted: 'slotted', plate: 'against its plate' }[end.cut];
-  return [{ id: end.end, text: `${at}: ${how}${to}, off square`, value: end.offSquare, quantity: 'angle' }];
+  const line = (id: string, what: string, value: number): Line => ({
+    id,
+    text: `${at}: ${how}${to}, ${what}`,
+    value,
+    quantity: 'angle',
+  });
+  const { saw, outline } = end;
+  // What leans both ways on a tube with corners is sawn with the table turned and the blade tilted.
+  return saw && !outline.round && Math.abs(saw.bevel) > COMPOUND
+    ? [line(end.end, 'miter', Math.abs(saw.miter)), line(`${end.end}.bevel`, 'bevel', Math.abs(saw.bevel))]
+    : [line(end.end, 'off square', end.offSquare)];
 }
 
 /** Marks go on before cutting: afterwards nobody knows which way it lay. */

@@ -164,6 +164,9 @@ function JobRow({ each: { job, best }, first, lit, onChoose }: RowProps) {
         ) : (
           formatAngle(best.reads)
         )}
+        {best?.bevel !== undefined && (
+          <span className="block text-[12.5px] font-normal">bevel {formatAngle(best.bevel)}</span>
+        )}
         {best?.over !== undefined && (
           <span className="block text-[12.5px] font-normal">{length(best.over)} over</span>
         )}
@@ -190,24 +193,26 @@ function Answers({ chosen: { job, answers } }: { readonly chosen: ToolJob }) {
   const { document } = useEditor('document');
   const said = (answer: ToolAnswer) => {
     if (!answer.can) return answer.why;
-    const { reads, gap, feed } = answer.setting;
+    const { reads, bevel, gap, feed } = answer.setting;
+    const miter = job.saw?.miter ?? job.offSquare;
     return (
       <>
         {reads !== undefined && <b>{formatAngle(reads)}</b>}
         {reads === undefined && 'yes'}
+        {bevel !== undefined && (
+          <>
+            , blade tilted by <b>{formatAngle(bevel)}</b>
+          </>
+        )}
         {gap !== undefined && (
           <>
             , <Length mm={gap} display={document.units} digits={2} /> of gap: {closedBy(gap)}
           </>
         )}
-        {reads !== undefined && job.offSquare > 0.05 && (
+        {reads !== undefined && miter > 0.05 && (
           <>
             , sine bar of <Length mm={SINE_BAR} display={document.units} digits={0} />: stack{' '}
-            <Length
-              mm={SINE_BAR * Math.sin((job.offSquare * Math.PI) / 180)}
-              display={document.units}
-              digits={2}
-            />
+            <Length mm={SINE_BAR * Math.sin((miter * Math.PI) / 180)} display={document.units} digits={2} />
           </>
         )}
         {feed !== undefined && (
