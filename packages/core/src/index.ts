@@ -304,7 +304,8 @@ export {
 export { cornersOfPlate, outlineFrom, type Corner } from './plates/corners.js';
 export { madeAlike, sameTurnedOver } from './plates/findings.js';
 export { foldOf, foldsOf, K_FACTOR, type Fold } from './plates/folds.js';
-export { gussetBetween, gussetPlate, nodeBeside, type Gusset } from './plates/gusset.js';
+export { noGussetText } from './plates/gussetWords.js';
+export { gussetBetween, gussetPlate, nodeBeside, type Gusset, type NoGusset } from './plates/gusset.js';
 export { FLAT_SHAPES, type FlatShape } from './plates/shapes.js';
 export {
   captured,

@@ -1,19 +1,10 @@
 import type { Node, Plate } from '@larchwood/format';
+import { outlineOf, type Outline } from '../frame/outline.js';
 import type { Frame, Piece } from '../frame/frame.js';
-import { acrossOf } from '../frame/sections.js';
+import { carried, nearestOn, pointOn } from '../frame/path.js';
+import { acrossOf, sizeAt } from '../frame/sections.js';
 import { lying } from '../steering/parts.js';
-import {
-  add,
-  along,
-  cross,
-  distance,
-  dot,
-  length,
-  scale,
-  subtract,
-  unit,
-  type Vector,
-} from '../vector/vector.js';
+import { add, along, cross, dot, scale, subtract, unit, type Vector } from '../vector/vector.js';
 
 export interface Gusset {
   readonly node: string;
@@ -25,74 +16,167 @@ export interface Gusset {
   readonly angle: number;
 }
 
+/** Why a corner takes no gusset. */
+export type NoGusset =
+  | { readonly why: 'no-corner' }
+  /** The corner lies in a bend of this piece. */
+  | { readonly why: 'in-bend'; readonly piece: string }
+  /** A leg runs into a bend, or off the tube: it may be so long at most, mm. */
+  | { readonly why: 'into-bend' | 'off-tube'; readonly piece: string; readonly most: number }
+  /** The tube lies beside the plane of the two: no gusset reaches its wall. */
+  | { readonly why: 'beside'; readonly piece: string };
+
 /** Tubes in line, or nearly, have no corner for a gusset; degrees. Common practice, no source. */
 const FLAT = 12;
 /** A gusset’s nose is so wide, mm. Common practice, no source. */
 const NOSE = 4;
 
 /**
- * A gusset in the corner of two tubes that meet: its edges lie on their outsides, a leg long along each.
- * @returns none where they do not meet at a node, or run in line
+ * A gusset in the corner of two tubes that meet: its edges lie on their walls where its plane cuts these, whatever their
+ * sections, a leg long along each.
+ * @param leg mm, along each tube
+ * @returns the gusset, or why there is none
  */
 export function gussetBetween(
   { nodes }: Pick<Frame, 'nodes'>,
   a: Piece,
   b: Piece,
   leg: number,
-): Gusset | undefined {
+): Gusset | NoGusset {
   const ends = [a, b].map(({ member, start, end }) => [
     { node: member.nodes[0], at: start },
     { node: member.nodes[1], at: end },
   ]);
   let near = { gap: Infinity, node: '', corner: [0, 0, 0] as Vector };
   for (const { node, at } of ends.flat()) {
-    const gap = Math.max(...[a, b].map((piece) => away(piece, at)));
+    const gap = Math.max(...[a, b].map(({ path }) => nearestOn(path, at).away));
     if (gap < near.gap && nodes[node]) near = { gap, node, corner: at };
   }
-  if (near.gap > acrossOf(a.section) + acrossOf(b.section)) return undefined;
-  const [wayA, wayB] = [a, b].map((piece) => from(piece, near.corner)) as [Vector, Vector];
-  const cosine = Math.max(-1, Math.min(1, dot(wayA, wayB)));
+  if (near.gap > acrossOf(a.section) + acrossOf(b.section)) return { why: 'no-corner' };
+  const [runA, runB] = [runFrom(a, near.corner), runFrom(b, near.corner)];
+  if (!runA) return { why: 'in-bend', piece: a.mark };
+  if (!runB) return { why: 'in-bend', piece: b.mark };
+  const cosine = Math.max(-1, Math.min(1, dot(runA.way, runB.way)));
   const angle = (Math.acos(cosine) * 180) / Math.PI;
-  if (angle < FLAT || angle > 180 - FLAT) return undefined;
-  const normal = unit(cross(wayA, wayB));
+  if (angle < FLAT || angle > 180 - FLAT) return { why: 'no-corner' };
+  const normal = unit(cross(runA.way, runB.way));
   const { turn, tilt, first, second } = lying(normal);
+  // Centre lines that pass each other have the plate half-way between them.
+  const level = (dot(runA.at, normal) + dot(runB.at, normal)) / 2;
   const inward = (way: Vector, other: Vector) => unit(subtract(other, scale(way, dot(other, way))));
-  const [intoA, intoB] = [inward(wayA, wayB), inward(wayB, wayA)];
-  const [ra, rb] = [acrossOf(a.section) / 2, acrossOf(b.section) / 2];
-  // Where the two edges cross: as far along each tube as the other one’s outside asks.
-  const sine = Math.sin((angle * Math.PI) / 180);
-  const root = (ra * Math.cos((angle * Math.PI) / 180) + rb) / sine;
-  const rootB = (rb * Math.cos((angle * Math.PI) / 180) + ra) / sine;
-  const onA = (by: number) => along(scale(wayA, by), intoA, ra);
-  const onB = (by: number) => along(scale(wayB, by), intoB, rb);
-  const points = [
-    onA(root),
-    onA(root + leg),
-    along(onA(root + leg), intoA, NOSE),
-    along(onB(rootB + leg), intoB, NOSE),
-    onB(rootB + leg),
+  const [sideA, sideB] = [
+    sideOf(runA, inward(runA.way, runB.way), normal, level),
+    sideOf(runB, inward(runB.way, runA.way), normal, level),
   ];
+  const [rootA, rootB] = rootsOf(sideA, sideB);
+  const legs = [
+    [a, sideA, rootA],
+    [b, sideB, rootB],
+  ] as const;
+  for (const [{ mark: piece }, { run }, root] of legs) {
+    const most = run.length - root;
+    if (leg > most + 1e-6)
+      return { why: run.bends ? 'into-bend' : 'off-tube', piece, most: Math.max(0, most) };
+  }
+  for (const [{ mark: piece }, side, root] of legs)
+    if ([root, root + leg].some((by) => Number.isNaN(side.high(by)))) return { why: 'beside', piece };
+  const [farA, farB] = [sideA.on(rootA + leg), sideB.on(rootB + leg)];
+  const points = [sideA.on(rootA), farA, along(farA, sideA.into, NOSE), along(farB, sideB.into, NOSE), farB];
+  const corner = along(near.corner, normal, level - dot(near.corner, normal));
   return {
     ...{ node: near.node, turn, tilt, angle },
-    offset: subtract(near.corner, nodes[near.node]!),
+    offset: subtract(corner, nodes[near.node]!),
     outline: points.map((point): [number, number] => [
-      Math.round(dot(point, first) * 100) / 100,
-      Math.round(dot(point, second) * 100) / 100,
+      Math.round(dot(subtract(point, corner), first) * 100) / 100,
+      Math.round(dot(subtract(point, corner), second) * 100) / 100,
     ]),
   };
 }
 
-/** From a point to a piece’s line between its nodes, mm. */
-function away({ start, end }: Piece, at: Vector): number {
-  const way = subtract(end, start);
-  const share = Math.min(1, Math.max(0, dot(subtract(at, start), way) / Math.max(1e-9, dot(way, way))));
-  return distance(at, add(start, scale(way, share)));
+/** A piece’s straight from a corner on, away from it: the longer of its two ways. */
+interface Run {
+  readonly piece: Piece;
+  readonly at: Vector;
+  readonly way: Vector;
+  readonly length: number;
+  /** It ends where the piece bends. */
+  readonly bends: boolean;
+  readonly station: number;
+  readonly sign: 1 | -1;
 }
-/** Along a piece, away from a corner. */
-function from({ start, end }: Piece, corner: Vector): Vector {
-  const farther = distance(corner, start) > distance(corner, end) ? start : end;
-  const way = subtract(farther, corner);
-  return length(way) < 1e-9 ? [1, 0, 0] : unit(way);
+
+function runFrom(piece: Piece, corner: Vector): Run | undefined {
+  const { path } = piece;
+  const { station } = nearestOn(path, corner);
+  const sign = path.length - station >= station ? 1 : -1;
+  const leg = path.legs.find(
+    (each) => station >= each.station - NEAR && station <= each.station + each.length + NEAR,
+  );
+  if (!leg) return undefined;
+  const end = sign === 1 ? leg.station + leg.length : leg.station;
+  return {
+    ...{ piece, station, sign, at: pointOn(path, station).at, way: scale(leg.direction, sign) },
+    length: Math.abs(end - station),
+    bends: end > NEAR && end < path.length - NEAR,
+  };
+}
+/** A corner this near to where a bend begins lies on the straight, mm. */
+const NEAR = 0.5;
+
+/** The side of a run that looks into the corner, where the gusset’s plane cuts its wall. */
+interface RunSide {
+  readonly run: Run;
+  readonly into: Vector;
+  /** From the centre line to the wall, so far along from the corner, mm; not a number where the plane passes it by. */
+  readonly high: (by: number) => number;
+  readonly on: (by: number) => Vector;
+}
+
+function sideOf(run: Run, into: Vector, normal: Vector, level: number): RunSide {
+  const { piece, station, sign, at, way } = run;
+  const { path, section } = piece;
+  const top = carried(path, piece.top, station);
+  const side = cross(scale(way, sign), top);
+  const off = level - dot(at, normal);
+  const high = (by: number): number => {
+    const size = sizeAt(section, piece.length, Math.min(path.length, Math.max(0, station + sign * by)));
+    const outline = outlineOf(section, size, section.wall, false);
+    return reachOf(outline, [dot(top, into), dot(side, into)], [dot(top, normal), dot(side, normal)], off);
+  };
+  return {
+    ...{ run, into, high },
+    on: (by) => add(along(at, way, by), add(scale(into, high(by)), scale(normal, off))),
+  };
+}
+
+/** How far a section reaches in a direction, along the line that passes its middle by `off` in the other; both square. */
+function reachOf(
+  { u, v }: Outline,
+  into: readonly [number, number],
+  beside: readonly [number, number],
+  off: number,
+): number {
+  let most = NaN;
+  for (let line = 0; line < u.length; line += 1) {
+    const next = (line + 1) % u.length;
+    const [a, b] = [line, next].map((each) => ({
+      out: u[each]! * into[0] + v[each]! * into[1],
+      aside: u[each]! * beside[0] + v[each]! * beside[1] - off,
+    })) as [{ out: number; aside: number }, { out: number; aside: number }];
+    if (a.aside * b.aside > 0) continue;
+    const share = a.aside === b.aside ? 0 : a.aside / (a.aside - b.aside);
+    const out = a.out + (b.out - a.out) * share;
+    if (!(out <= most)) most = out;
+  }
+  return most;
+}
+
+/** How far along each run the two edges cross. Source: two lines in a plane; each as it runs at the corner. */
+function rootsOf(a: RunSide, b: RunSide): readonly [number, number] {
+  const [high, otherHigh] = [a.high(0), b.high(0)];
+  const apart = subtract(add(b.run.at, scale(b.into, otherHigh)), add(a.run.at, scale(a.into, high)));
+  // Square to the other’s way: a.way · b.into is the sine of the angle between them.
+  return [dot(apart, b.into) / dot(a.run.way, b.into), -dot(apart, a.into) / dot(b.run.way, a.into)];
 }
 
 /** A plate of a gusset, on its node. */

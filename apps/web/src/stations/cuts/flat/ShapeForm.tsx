@@ -6,6 +6,7 @@ import {
   gussetBetween,
   gussetPlate,
   nodeBeside,
+  noGussetText,
   outlineFrom,
   success,
   without,
@@ -13,6 +14,7 @@ import {
   type Result,
 } from '@larchwood/core';
 import type { Node, Plate } from '@larchwood/format';
+import { useEditor } from '../../../editor/editor';
 import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { lengthWithin } from '../../../ledger/bounds';
 import { Group, Row } from '../../../ledger/Panel';
@@ -106,12 +108,13 @@ function GussetForm({ plan, onDraw }: { readonly plan: Plan; readonly onDraw: Dr
   const [chosen, setChosen] = useState<readonly [string, string]>(['', '']);
   const [leg, setLeg] = useState(60);
   const [message, setMessage] = useState<string>();
+  const { document } = useEditor('document');
   const options = pieces.map(({ id, mark, member }) => ({ value: id, label: `${mark} ${member.name}` }));
   const draw = () => {
     const [a, b] = chosen.map((id) => pieces.find((piece) => piece.id === id));
     if (!a || !b || a === b) return setMessage('Choose two tubes that meet.');
     const gusset = gussetBetween(plan.frame, a, b, leg);
-    if (!gusset) return setMessage('These two do not meet in a corner: no gusset fits.');
+    if ('why' in gusset) return setMessage(noGussetText(gusset, document.units));
     const node = `gusset-${nanoid(6)}`;
     const both = a.member.mirrored && b.member.mirrored;
     const plate = without(gussetPlate(gusset, 'gusset', 1, both), 'id', 'piece');
