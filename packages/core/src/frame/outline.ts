@@ -156,3 +156,29 @@ function quarterLine(
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   return [a - r + r * c, b - r + r * s, c, s];
 }
+
+/**
+ * Where a straight line through a section leaves it: along `into`, beside the axis by `off` towards `beside`; the two are unit
+ * vectors square to each other, by `u` and `v`. A drill that is set over, or the plane of a plate, cuts a wall so.
+ * @returns how far along `into` that lies, mm, and on which wall line, with its part to the next; none where it passes by
+ */
+export function crossingAt(
+  { u, v }: Pick<Outline, 'u' | 'v'>,
+  into: readonly [u: number, v: number],
+  beside: readonly [u: number, v: number],
+  off: number,
+): { readonly out: number; readonly line: number } | undefined {
+  let farthest: { out: number; line: number } | undefined;
+  for (let line = 0; line < u.length; line += 1) {
+    const next = (line + 1) % u.length;
+    const aside = u[line]! * beside[0] + v[line]! * beside[1] - off;
+    const nextAside = u[next]! * beside[0] + v[next]! * beside[1] - off;
+    if (aside * nextAside > 0) continue;
+    const share = aside === nextAside ? 0 : aside / (aside - nextAside);
+    const out = u[line]! * into[0] + v[line]! * into[1];
+    const nextOut = u[next]! * into[0] + v[next]! * into[1];
+    const at = out + (nextOut - out) * share;
+    if (!farthest || at > farthest.out) farthest = { out: at, line: line + share };
+  }
+  return farthest;
+}

@@ -1,7 +1,7 @@
 import type { Hole } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
 import type { Frame, Piece } from '../frame/frame.js';
-import { outlineOf, type Outline } from '../frame/outline.js';
+import { crossingAt, outlineOf, type Outline } from '../frame/outline.js';
 import { carried, pointOn } from '../frame/path.js';
 import { sizeAt } from '../frame/sections.js';
 import type { PieceCut } from '../joints/cut.js';
@@ -54,11 +54,22 @@ function halfFlat({ section, length }: Piece, station: number, face: number): nu
   return (upright ? width : height) / 2 - (section.shape === 'rectangular' ? section.corner : 0);
 }
 
-/** Along the outside from the top to the middle of a face, mm; square stock has four faces. */
-function roundTo({ section }: Pick<Piece, 'section'>, { developed }: Outline, face: number): number {
-  const line = section.shape === 'rectangular' ? Math.round(face / 90) * 90 : face;
-  const [low, share] = [Math.floor(line), line - Math.floor(line)];
-  return developed[low]! + share * ((developed[low + 1] ?? developed[low]!) - developed[low]!);
+/**
+ * Along the outside from the top to where a drill meets the wall, mm: square to the face, set over by `off` from the line
+ * through the tube's middle. On a face of square stock that is the offset itself; round a round tube R asin(off / R); on an
+ * oval or tapered one the way along its outside to the same place.
+ */
+function roundTo({ section }: Pick<Piece, 'section'>, outline: Outline, face: number, off: number): number {
+  const { developed } = outline;
+  if (section.shape === 'rectangular') return developed[Math.round(face / 90) * 90]! + off;
+  const [cosine, sine] = [Math.cos(toRadians(face)), Math.sin(toRadians(face))];
+  const met = crossingAt(outline, [cosine, sine], [-sine, cosine], off);
+  if (!met) return (face / TURN) * outline.perimeter + off;
+  const [low, share] = [Math.floor(met.line), met.line - Math.floor(met.line)];
+  const way = developed[low]! + share * (developed[low + 1]! - developed[low]!);
+  // About the face, also where that lies at the seam of the strip.
+  const turns = Math.round(face / TURN - way / outline.perimeter);
+  return way + turns * outline.perimeter;
 }
 
 const TURN = 360;
@@ -91,7 +102,7 @@ export function boresOf(piece: Piece, cut: PieceCut): readonly Bore[] {
         const offset = across * sideways;
         return {
           ...{ hole: hole.id, name, fromStart, fromEnd: cut.overall - fromStart, face, off: offset },
-          ...{ round: roundTo(piece, outline, face) + offset, girth: outline.perimeter },
+          ...{ round: roundTo(piece, outline, face, offset), girth: outline.perimeter },
           ...{ diameter: size, long: wall === 'near' ? long : Math.max(size, long - diameter + size), wall },
         };
       };

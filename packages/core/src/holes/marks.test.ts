@@ -85,6 +85,48 @@ describe('where a hole is marked', () => {
       }),
       { numRuns: 40 },
     ));
+  it('off the middle of a round tube: R asin(off / R) round from the top, and the gap between two follows from it', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 359 }),
+        fc.double({ min: -17, max: 17, noNaN: true }),
+        (face, off) => {
+          const { bores } = tube([hole({ face, off }), hole({ id: 'other', face })], round(40, 2));
+          const [bore, other] = bores;
+          const way = (Math.PI * 40 * face) / 360 + 20 * Math.asin(off / 20);
+          expect(bore!.round).toBeCloseTo(way, 2);
+          expect(bore!.round - other!.round).toBeCloseTo(20 * Math.asin(off / 20), 2);
+        },
+      ),
+      { numRuns: 60 },
+    ));
+  it('off the middle of an oval: the way along its ellipse to where the drill meets it, by adding up', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom(0, 30, 90, 200, 270),
+        fc.double({ min: -7, max: 7, noNaN: true }),
+        (face, off) => {
+          const [height, width] = [40, 24];
+          const section = { id: 'o', name: 'o', shape: 'oval', width, height, wall: 1 } as const;
+          const [bore] = tube([hole({ face, off })], section).bores;
+          // Walk round from the top in steps of a hundredth of a degree, to the place nearest to the drill's line.
+          const turned = (face * Math.PI) / 180;
+          let [way, best, found] = [0, Infinity, 0];
+          for (let step = 0; step < 36_000; step += 1) {
+            const t = (step / 36_000) * 2 * Math.PI;
+            const [u, v] = [(height / 2) * Math.cos(t), (width / 2) * Math.sin(t)];
+            const beside = Math.abs(-u * Math.sin(turned) + v * Math.cos(turned) - off);
+            const out = u * Math.cos(turned) + v * Math.sin(turned);
+            if (out > 0 && beside < best) [best, found] = [beside, way];
+            way +=
+              Math.hypot((height / 2) * Math.sin(t), (width / 2) * Math.cos(t)) * ((2 * Math.PI) / 36_000);
+          }
+          const apart = Math.abs(bore!.round - found) % way;
+          expect(Math.min(apart, way - apart)).toBeLessThan(0.03);
+        },
+      ),
+      { numRuns: 30 },
+    ));
   it('in the far wall it lies across, to the same side of the tube, as large as it is told to be', () => {
     const { bores } = tube([hole({ face: 90, off: 5, diameter: 10, slot: 26, far: 14 })]);
     expect(bores).toMatchObject([

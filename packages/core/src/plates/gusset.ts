@@ -1,5 +1,5 @@
 import type { Node, Plate } from '@larchwood/format';
-import { outlineOf, type Outline } from '../frame/outline.js';
+import { crossingAt, outlineOf } from '../frame/outline.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { carried, nearestOn, pointOn } from '../frame/path.js';
 import { acrossOf, sizeAt } from '../frame/sections.js';
@@ -141,34 +141,15 @@ function sideOf(run: Run, into: Vector, normal: Vector, level: number): RunSide 
   const high = (by: number): number => {
     const size = sizeAt(section, piece.length, Math.min(path.length, Math.max(0, station + sign * by)));
     const outline = outlineOf(section, size, section.wall, false);
-    return reachOf(outline, [dot(top, into), dot(side, into)], [dot(top, normal), dot(side, normal)], off);
+    return (
+      crossingAt(outline, [dot(top, into), dot(side, into)], [dot(top, normal), dot(side, normal)], off)
+        ?.out ?? NaN
+    );
   };
   return {
     ...{ run, into, high },
     on: (by) => add(along(at, way, by), add(scale(into, high(by)), scale(normal, off))),
   };
-}
-
-/** How far a section reaches in a direction, along the line that passes its middle by `off` in the other; both square. */
-function reachOf(
-  { u, v }: Outline,
-  into: readonly [number, number],
-  beside: readonly [number, number],
-  off: number,
-): number {
-  let most = NaN;
-  for (let line = 0; line < u.length; line += 1) {
-    const next = (line + 1) % u.length;
-    const [a, b] = [line, next].map((each) => ({
-      out: u[each]! * into[0] + v[each]! * into[1],
-      aside: u[each]! * beside[0] + v[each]! * beside[1] - off,
-    })) as [{ out: number; aside: number }, { out: number; aside: number }];
-    if (a.aside * b.aside > 0) continue;
-    const share = a.aside === b.aside ? 0 : a.aside / (a.aside - b.aside);
-    const out = a.out + (b.out - a.out) * share;
-    if (!(out <= most)) most = out;
-  }
-  return most;
 }
 
 /** How far along each run the two edges cross. Source: two lines in a plane; each as it runs at the corner. */

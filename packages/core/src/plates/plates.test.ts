@@ -320,9 +320,9 @@ describe('a gusset', () => {
     const said = pieces.flatMap((a) =>
       pieces.filter((b) => b !== a).map((b) => gussetBetween(plan.frame, a, b, 200)),
     );
-    expect(new Set(said.map((found) => ('why' in found ? found.why : 'made')))).toEqual(
-      new Set(['no-corner', 'into-bend', 'off-tube', 'made']),
-    );
+    const whys = said.map((found) => ('why' in found ? found.why : 'made'));
+    for (const why of ['no-corner', 'in-bend', 'into-bend', 'off-tube', 'beside', 'made'])
+      expect(whys).toContain(why);
   });
   it('tubes that do not meet have none', () => {
     const [first] = plan.frame.pieces;
