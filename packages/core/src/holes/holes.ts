@@ -66,7 +66,7 @@ function roundTo({ section }: Pick<Piece, 'section'>, outline: Outline, face: nu
   const met = crossingAt(outline, [cosine, sine], [-sine, cosine], off);
   if (!met) return (face / TURN) * outline.perimeter + off;
   const [low, share] = [Math.floor(met.line), met.line - Math.floor(met.line)];
-  const way = developed[low]! + share * (developed[low + 1]! - developed[low]!);
+  const way = developed[low]! + share * ((developed[low + 1] ?? developed[low]!) - developed[low]!);
   // About the face, also where that lies at the seam of the strip.
   const turns = Math.round(face / TURN - way / outline.perimeter);
   return way + turns * outline.perimeter;

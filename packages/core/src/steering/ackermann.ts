@@ -19,8 +19,8 @@ export const armAimedAtRearAxle = (pinTrack: number, wheelbase: number): number 
   toDegrees(Math.atan2(pinTrack / 2, wheelbase));
 
 /**
- * A universal joint's driven angle: tan(out) = tan(in) cos(bend), counted from where the driving yoke lies in the plane
- * of the bend. Hooke's joint, any machine-theory text.
+ * A universal joint's driven angle: tan(out) = tan(in) cos(bend), counted from where the ears of the driving yoke
+ * lie square to the plane of the bend: it is slowest there, and quickest a quarter turn on. Hooke's joint, any machine-theory text.
  * @param angle of the driving shaft, degrees
  * @param bend between the two shafts, degrees, under 90
  * @returns degrees, through as many turns as the driving shaft

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { BuildDocument } from '@larchwood/format';
 import { made, stanceMade } from '../../../../testing/made.js';
-import { add } from '../vector/vector.js';
+import { add, cross, dot, unit, type Vector } from '../vector/vector.js';
 import { columnEnds, throughColumn, withColumns } from './columnJoints.js';
 import { moveChain, type Positions } from './chain.js';
 import { steeringOf } from './steering.js';
@@ -23,7 +23,7 @@ function jointed(kind: string, set: string, sizes: Readonly<Record<string, numbe
   if (!result?.ok) throw new Error(JSON.stringify(result));
   return result.steering;
 }
-const one = { joints: 1, bend: 30, phase: 0, yoke: 0 };
+const one = { joints: 1, bend: 30, phase: 0, yoke: 90 };
 /** Half turns of a driven shaft by the joint's own rule, Hooke: tan(out) = tan(in) cos(bend). */
 const hooke = (angle: number, bend: number) =>
   (Math.atan(Math.tan((angle * Math.PI) / 180) * Math.cos((bend * Math.PI) / 180)) * 180) / Math.PI;
@@ -37,21 +37,43 @@ describe('through the joints of a column', () => {
         (angleIn10, bendIn10) => {
           const [angle, bend] = [angleIn10 / 10, bendIn10 / 10];
           expect(throughColumn({ ...one, bend })(angle)).toBeCloseTo(hooke(angle, bend), 9);
-          expect(throughColumn({ ...one, bend, yoke: 40 })(angle / 2)).toBeCloseTo(
-            hooke(40 + angle / 2, bend) - hooke(40, bend),
+          expect(throughColumn({ ...one, bend, yoke: -50 })(angle / 2)).toBeCloseTo(
+            hooke(angle / 2 - 140, bend) - hooke(-140, bend),
             9,
           );
-          expect(throughColumn({ ...one, bend, yoke: 40 })(0)).toBe(0);
+          expect(throughColumn({ ...one, bend, yoke: -50 })(0)).toBe(0);
         },
       ),
     );
   });
-  it('with the yoke in the bend it begins slowest, across it quickest: by the cosine of the bend', () => {
+  it('with the ears in the bend it begins quickest, across it slowest: by the cosine of the bend', () => {
     const rate = (yoke: number) => throughColumn({ ...one, yoke })(0.01) / 0.01;
-    expect(rate(0)).toBeCloseTo(Math.cos(Math.PI / 6), 6);
-    expect(rate(90)).toBeCloseTo(1 / Math.cos(Math.PI / 6), 6);
-    expect(rate(-90)).toBeCloseTo(1 / Math.cos(Math.PI / 6), 6);
+    expect(rate(0)).toBeCloseTo(1 / Math.cos(Math.PI / 6), 6);
+    expect(rate(90)).toBeCloseTo(Math.cos(Math.PI / 6), 6);
+    expect(rate(-90)).toBeCloseTo(Math.cos(Math.PI / 6), 6);
   });
+  it('as a cross turns between two shafts in space: its arms stay square to each other', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -88, max: 88 }),
+        fc.integer({ min: 2, max: 45 }),
+        fc.integer({ min: -80, max: 80 }),
+        (yoke, bend, hands) => {
+          const b = (bend * Math.PI) / 180;
+          // The driving shaft along x, the bend in the plane of x and y; ears of the driving yoke turned out of that plane.
+          const ears = (angle: number): Vector => [0, Math.cos(angle), Math.sin(angle)];
+          // The driven shaft's ears: square to its own axis and to the driving yoke's.
+          const axis: Vector = [Math.cos(b), Math.sin(b), 0];
+          const across = (angle: number) => unit(cross(ears(angle), axis));
+          const [from, to] = [yoke, yoke + hands].map((degrees) => across((degrees * Math.PI) / 180)) as [
+            Vector,
+            Vector,
+          ];
+          const turned = Math.atan2(dot(cross(from, to), axis), dot(from, to)) * (180 / Math.PI);
+          expect(throughColumn({ ...one, bend, yoke })(hands)).toBeCloseTo(turned, 6);
+        },
+      ),
+    ));
   it('two in one plane turn evenly, wherever their yokes are set', () => {
     for (const yoke of [0, 17, 90])
       for (const angle of [-150, -20, 5, 90, 170])
@@ -78,11 +100,11 @@ describe('through the joints of a column', () => {
       }
     }
   });
-  it('so does its ratio: slower hands with the yoke across the bend, by the cosine', () => {
+  it('so does its ratio: more hands with the yoke across the bend, fewer with it in the bend, by the cosine', () => {
     const { plain, turned } = steered('kart', 'ladder');
     const ratio = plain.values.steeringRatio!;
     expect(turned({}).values.steeringRatio).toBeCloseTo(ratio / Math.cos(Math.PI / 6), 3);
-    expect(turned({ yoke: 90 }).values.steeringRatio).toBeCloseTo(ratio * Math.cos(Math.PI / 6), 3);
+    expect(turned({ yoke: 0 }).values.steeringRatio).toBeCloseTo(ratio * Math.cos(Math.PI / 6), 3);
     // The lock is the wheels' own, and so is the circle that they turn.
     expect(turned({}).values.turningCircle).toBeCloseTo(plain.values.turningCircle!, 3);
   });

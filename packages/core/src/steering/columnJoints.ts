@@ -18,6 +18,9 @@ export const JOINT_LIMITS = {
   yoke: [-90, 90],
 } as const satisfies Readonly<Record<string, Limits>>;
 
+/** The first yoke's ears across the plane of the bend: the lower end turns slowest about straight ahead, and alike to both sides. */
+export const YOKE_ACROSS = 90;
+
 /** Column from the hands to its lower end; mm. None where the hands are on something else. */
 export function columnEnds({ points }: Built): readonly [top: Vector, foot: Vector] | undefined {
   const [top, foot] = [points['steering.columnTop'], points['steering.plate'] ?? points['steering.pinion']];
@@ -60,12 +63,12 @@ export function jointsNeeded(built: Built): { readonly joints: number; readonly 
 
 /** How far the second joint's driving yoke is turned, for the first one's driven angle; degrees. */
 const onSecond = (first: number, { phase }: Sizes): number =>
-  // In one plane it lies across the first one's driven yoke.
+  // The middle shaft's yokes lie in one plane: where the driven one lies in the bend, so does the second joint's driving one.
   first + 90 + phase!;
 
 /**
  * How far a column's lower end turns with the hands, none for none: through none, one or two universal joints.
- * @param sizes joints, their bend, the yokes out of phase, and how far the first yoke is turned straight ahead; degrees
+ * @param sizes joints, their bend, the yokes out of phase, and how far the ears of the first yoke are turned out of the plane of the bend straight ahead; degrees
  * @returns the lower end's turn for the hands', degrees
  */
 export function throughColumn(sizes: Sizes): (hands: number) => number {
@@ -73,7 +76,7 @@ export function throughColumn(sizes: Sizes): (hands: number) => number {
   const count = Math.round(sizes.joints!);
   if (count === 0) return (hands) => hands;
   const whole = (angle: number): number => {
-    const first = throughJoint(angle + yoke!, bend!);
+    const first = throughJoint(angle + yoke! - 90, bend!);
     return count === 1 ? first : throughJoint(onSecond(first, sizes), bend!);
   };
   const straight = whole(0);
@@ -88,7 +91,7 @@ export function unevenness(sizes: Sizes): {
 } {
   const count = Math.round(sizes.joints!);
   if (count === 0) return { least: 1, most: 1, error: 0 };
-  const turned = throughColumn({ ...sizes, yoke: 0 });
+  const turned = throughColumn({ ...sizes, yoke: YOKE_ACROSS });
   let [least, most, error] = [Infinity, 0, 0];
   for (let angle = 0; angle <= 360; angle += 1) {
     const ratio = jointRatio(angle, sizes.bend!);
@@ -129,7 +132,7 @@ export function withColumnJoints(linkage: Linkage, made: readonly Made[]): Linka
       const built = linkage.build(stance, sizes);
       const { chain } = built;
       const driver = chain.bodies[chain.driver]!;
-      const joints = jointSizes({ ...jointsNeeded(built), phase: 0, yoke: 0, ...column.sizes });
+      const joints = jointSizes({ ...jointsNeeded(built), phase: 0, yoke: YOKE_ACROSS, ...column.sizes });
       if (driver.as !== 'turns' || !columnEnds(built) || Math.round(joints.joints) === 0) return built;
       return {
         ...built,

@@ -16,6 +16,8 @@ import { movedPoints, sideSpeedsOf, steeringReadings } from './readings.js';
 import { ackermannOf, leastRodAngle, LEAST_ROD_ANGLE, reportOf } from './report.js';
 import { searchable, searchLinkage } from './search.js';
 import { heldOf, solvableOf, solveLinkage, steeringOf, type Steering } from './steering.js';
+import { moveChain } from './chain.js';
+import { sideOf } from './sweep.js';
 import { turnOf } from './turn.js';
 
 const steeringOfMade = (document: BuildDocument): Steering => {
@@ -201,6 +203,27 @@ describe('held dimensions', () => {
     expect(
       codes(steeringWith('kart', 'ladder', 'rack', { lock: lock - 0.25 }), 'kart', 'ladder'),
     ).not.toContain('rod-near-lock-over');
+  });
+});
+
+describe('the lock', () => {
+  it('is never passed, whatever it is and wherever a rod ends: every set, every linkage', () => {
+    for (const [kind, set] of EVERY_SET) {
+      const stance = stanceMade(made(kind, set));
+      for (const linkage of linkagesFor(stance)) {
+        const { chain } = linkage.build(stance, linkage.start(stance));
+        for (let lock = 10; lock <= 60; lock += 4)
+          for (const side of [1, -1] as const) {
+            const end = sideOf(chain, lock, linkage.reach, side);
+            expect(end.steer, `${kind} ${set} ${linkage.id} ${lock}`).toBeLessThanOrEqual(lock + 1e-9);
+            const wheels = Object.values(chain.wheels).map((body) => {
+              const at = moveChain(chain, end.drive);
+              return 'stuck' in at ? 0 : side * ((at as Record<string, number>)[body] ?? 0);
+            });
+            expect(Math.max(...wheels), `${kind} ${set} ${linkage.id} ${lock}`).toBeLessThan(lock + 0.01);
+          }
+      }
+    }
   });
 });
 

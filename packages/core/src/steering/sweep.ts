@@ -59,12 +59,16 @@ export function sideOf(chain: Chain, lock: number, reach: number, side: 1 | -1):
   for (let step = 1; step <= COARSE; step += 1) {
     const drive = (side * reach * step) / COARSE;
     const steer = turned(chain, drive, side);
-    if (steer === undefined || steer < last.steer) return { ...furthest(chain, last.drive, drive, side) };
-    if (steer >= lock) {
-      const at = rootBetween((x) => (turned(chain, x, side) ?? Infinity) - lock, last.drive, drive);
+    const ends = steer === undefined || steer < last.steer;
+    const most = ends ? furthest(chain, last.drive, drive, side) : undefined;
+    // Where a rod ends in the same step, the lock may still come before it.
+    if ((most?.steer ?? steer!) >= lock) {
+      const far = most?.drive ?? drive;
+      const at = rootBetween((x) => (turned(chain, x, side) ?? Infinity) - lock, last.drive, far);
       return { drive: at, steer: lock, stop: { by: 'lock' } };
     }
-    last = { drive, steer };
+    if (most) return most;
+    last = { drive, steer: steer! };
   }
   return { ...last, stop: { by: 'reach' } };
 }

@@ -1,7 +1,15 @@
 import { teller, type Finding } from '../../findings/finding.js';
 import { ARMS_TIRE } from '../../rider/figure.js';
 import { distance } from '../../vector/vector.js';
-import { columnEnds, JOINT_LIMITS, jointsNeeded, leanOf, STEEP, unevenness } from '../columnJoints.js';
+import {
+  columnEnds,
+  JOINT_LIMITS,
+  jointsNeeded,
+  leanOf,
+  STEEP,
+  unevenness,
+  YOKE_ACROSS,
+} from '../columnJoints.js';
 import type { Sizes } from '../linkage.js';
 import type { MadeFrom, MadeOutline, MadePart, MadeRow } from './madePart.js';
 import { arcSlot, roundBosses } from './outlines.js';
@@ -50,7 +58,7 @@ export const COLUMN: MadePart = {
       quantity: 'angle',
       limits: JOINT_LIMITS.yoke,
       meaning:
-        'The hands’ yoke at the first joint, turned out of the plane of the bend, with the wheels straight; 0 in it: the lower end is then slowest. 90 across it: quickest.',
+        'Ears of the hands’ yoke at the first joint, with the wheels straight. 0: in the plane of the bend, where the lower end turns quickest. 90: square to that plane, where it turns slowest.',
     },
     {
       id: 'supports',
@@ -130,7 +138,7 @@ export const COLUMN: MadePart = {
     const lean = leanOf([top, foot]);
     const { joints, bend } = jointsNeeded(from.steering.built);
     return {
-      ...{ outer: 20, joints, bend, phase: 0, yoke: 0 },
+      ...{ outer: 20, joints, bend, phase: 0, yoke: YOKE_ACROSS },
       supports: supportsNeeded(distance(top, foot), joints),
       ...{
         restRadius: 0,
