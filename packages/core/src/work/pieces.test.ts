@@ -110,6 +110,52 @@ describe('vents', () => {
     expect(isShut(ended({ cut: 'capped', setback: 0, thickness: 2, allowance: 0 }))).toBe(true);
     expect(isShut(ended(piece.member.ends.end, [bolt('start', 50, 'vent')]))).toBe(false);
     expect(isShut({ ...piece, supplied: true })).toBe(false);
+    // A hole that is welded full, or through which a sleeve is welded, lets nothing out.
+    expect(isShut(ended(piece.member.ends.end, [bolt('start', 50, 'plug')]))).toBe(true);
+    expect(isShut(ended(piece.member.ends.end, [{ ...bolt('start', 50, 'bolt'), sleeve: 16 }]))).toBe(true);
+    expect(isShut(ended(piece.member.ends.end, [bolt('start', 50, 'plug'), bolt('start', 90, 'bolt')]))).toBe(
+      false,
+    );
+  });
+  it('tubes that are mitred to each other breathe through one vent', () => {
+    for (const [kind, set] of FAMILIES) {
+      const document = made(kind, set);
+      const plan = planMade(document);
+      const vents = wantedVents(plan.frame, plan.cuts);
+      const mitres = plan.cuts.flatMap(({ mark, ends }) =>
+        ends.flatMap(({ cut, hosts }) => (cut === 'mitred' ? [[mark, hosts[0]!] as const] : [])),
+      );
+      const marked = new Set(vents.map(({ mark }) => mark));
+      for (const [a, b] of mitres) {
+        if (!mitres.some(([from, to]) => from === b && to === a)) continue;
+        const [one, other] = [a, b].map((mark) => mark.replace(/[LR]$/, ''));
+        expect(one !== other && marked.has(one!) && marked.has(other!), `${set} ${a} ${b}`).toBe(false);
+      }
+      const after = planMade(withVents(document, vents));
+      expect(wantedVents(after.frame, after.cuts)).toEqual([]);
+    }
+  });
+  it('a mitred ring of four needs one', () => {
+    const plan = planMade(kart);
+    const [piece] = plan.frame.pieces;
+    const cut = plan.cuts[0]!;
+    const names = ['a', 'b', 'c', 'd'];
+    const ends = (mark: string) => {
+      const at = names.indexOf(mark);
+      return [names[(at + 3) % 4]!, names[(at + 1) % 4]!].map((host, index) => ({
+        ...cut.ends[index]!,
+        ...{ cut: 'mitred', hosts: [host] },
+      }));
+    };
+    const shut = { cut: 'mitred', with: { member: 'x', side: 'same' }, allowance: 0 };
+    const ring = names.map((mark) => ({
+      ...piece!,
+      ...{ id: mark, mark, side: 'middle' },
+      member: { ...piece!.member, id: mark, holes: [], ends: { start: shut, end: shut } },
+    }));
+    const cutsOf = names.map((mark) => ({ ...cut, piece: mark, mark, ends: ends(mark) }));
+    const vents = wantedVents({ ...plan.frame, pieces: ring } as never, cutsOf as never);
+    expect(vents.map(({ member }) => member)).toEqual(['a']);
   });
 });
 

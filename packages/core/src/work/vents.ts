@@ -9,9 +9,34 @@ export const VENT = { diameter: 3, fromCope: 12 } as const;
 /** Ends that stay open when they are welded: a slot leaves room on either side of its plate. */
 const OPEN: ReadonlySet<string> = new Set(['plain', 'slotted']);
 
-/** Closed at both ends once it is welded, with no hole in it: it bursts its last weld open. */
+/** Whether a hole stays open while the frame is welded: one that is plugged, or through which a sleeve is welded, does not. */
+const letsOut = ({ use, sleeve, circle }: Hole): boolean =>
+  use !== 'plug' && (sleeve === undefined || circle !== undefined);
+
+/** Closed at both ends once it is welded, with no hole that stays open: it bursts its last weld open. */
 export const isShut = ({ member: { ends, holes = [] }, section, supplied }: Piece): boolean =>
-  !supplied && !isBar(section) && !OPEN.has(ends.start.cut) && !OPEN.has(ends.end.cut) && holes.length === 0;
+  !supplied &&
+  !isBar(section) &&
+  !OPEN.has(ends.start.cut) &&
+  !OPEN.has(ends.end.cut) &&
+  !holes.some(letsOut);
+
+/** Pieces whose bores are one: mitred to each other, end on end. Each piece with all that it breathes with, by mark. */
+function oneBore(cuts: readonly PieceCut[]): ReadonlyMap<string, readonly string[]> {
+  const mitredWith = new Map(
+    cuts.map(({ mark, ends }) => [mark, ends.flatMap(({ cut, hosts }) => (cut === 'mitred' ? hosts : []))]),
+  );
+  const found = new Map<string, readonly string[]>();
+  for (const { mark } of cuts) {
+    if (found.has(mark)) continue;
+    const group = [mark];
+    for (const each of group)
+      for (const other of mitredWith.get(each) ?? [])
+        if (mitredWith.get(other)?.includes(each) && !group.includes(other)) group.push(other);
+    for (const each of group) found.set(each, group);
+  }
+  return found;
+}
 
 /** Where a member gets its vent: from the longest point of its start, as cut; mm. */
 export interface Vent {
@@ -23,9 +48,22 @@ export interface Vent {
 /** Vents for all that is closed without one, each member once: clear of the cope, in sound wall. */
 export function wantedVents(frame: Frame, cuts: readonly PieceCut[]): readonly Vent[] {
   const cutOf = new Map(cuts.map((cut) => [cut.piece, cut]));
+  const bores = oneBore(cuts);
+  const byMark = new Map(frame.pieces.map((piece) => [piece.mark, piece]));
+  const vented = new Set<readonly string[]>();
   return frame.pieces.flatMap((piece): Vent[] => {
     const cut = cutOf.get(piece.id);
     if (!cut || piece.side === 'right' || !isShut(piece)) return [];
+    // What is mitred to each other needs one vent, wherever it is.
+    const bore = bores.get(piece.mark)!;
+    const breathes = (mark: string) => byMark.has(mark) && !isShut(byMark.get(mark)!);
+    if (vented.has(bore) || bore.some(breathes)) return [];
+    for (const mark of bore) {
+      // A pair is drilled alike: the twin's bore has its vent with it.
+      const member = byMark.get(mark)?.member.id;
+      for (const twin of frame.pieces)
+        if (twin.member.id === member) vented.add(bores.get(twin.mark) ?? bore);
+    }
     const distance = Math.min(Math.ceil(cut.ends[0].depth) + VENT.fromCope, cut.overall / 2);
     return [{ member: piece.member.id, mark: String(piece.member.piece), distance }];
   });
