@@ -7,7 +7,7 @@ import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import type { Piece } from '../frame/frame.js';
 import { pathOf } from '../frame/path.js';
 import type { PieceCut } from '../joints/cut.js';
-import { add, distance, type Vector } from '../vector/vector.js';
+import { add, along, distance, length, subtract, type Vector } from '../vector/vector.js';
 import { compoundFrom, inBender, onBender } from './bender.js';
 import { bendFindings, TIGHT } from './findings.js';
 import { bendSchedule, bentSoFar, USUAL_BENDING, type BendSchedule } from './schedule.js';
@@ -144,6 +144,40 @@ describe('a bend table', () => {
     );
     expect(bends[0]!.perHalfDegree).toBeCloseTo(7.85, 2);
   });
+  it.each(['start', 'end'] as const)(
+    'half a degree more with the mark held, bent anew: marks from the %s',
+    (from) => {
+      const corners: Vector[] = [
+        [0, 0, 0],
+        [300, 0, 0],
+        [300, 500, 0],
+        [300, 500, 400],
+      ];
+      const radii = [90, 60];
+      const schedule = scheduleOf(corners, radii, { from, extra: NONE });
+      const tip = (each: typeof schedule) => bentSoFar(each, each.bends.length).legs.at(-1)!;
+      const end = (leg: ReturnType<typeof tip>, long: number) => along(leg.from, leg.direction, long);
+      schedule.bends.forEach((bend, index) => {
+        // Every mark stays where it is on the tube: the next straight is shorter by what the arc takes.
+        const more = (bend.radius * Math.PI) / 360;
+        const bends = schedule.bends.map((each, place) =>
+          place === index ? { ...each, angle: each.angle + 0.5, arc: each.arc + more } : each,
+        );
+        const before = bentSoFar({ ...schedule, bends: schedule.bends }, index + 1);
+        const after = bentSoFar({ ...schedule, bends }, index + 1);
+        const [a, b] = [before, after].map((path) => path.legs.at(-1)!) as [
+          ReturnType<typeof tip>,
+          ReturnType<typeof tip>,
+        ];
+        // The end of a straight piece behind this bend, as long as the way to the far end is far off.
+        const arm = 400;
+        const moved = length(subtract(end(a, arm), end(b, arm - more)));
+        expect(moved).toBeCloseTo(arm * 2 * Math.sin((0.25 * Math.PI) / 180), 1);
+      });
+      const last = schedule.bends.at(-1)!;
+      expect(last.perHalfDegree).toBeCloseTo(last.straightAfter * 2 * Math.sin((0.25 * Math.PI) / 180), 6);
+    },
+  );
   it('bends a straight tube to the points of its piece, whichever end comes first: any path, an independent library', () => {
     const span = fc.double({ min: 150, max: 500, noNaN: true });
     const tilt = fc.double({ min: -1, max: 1, noNaN: true });

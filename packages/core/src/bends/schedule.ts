@@ -29,7 +29,7 @@ export interface Bend {
   readonly radius: number;
   /** Along the centre line. */
   readonly arc: number;
-  /** How far the other end moves when this bend is half a degree out. */
+  /** How far the other end moves when this bend is half a degree out: its mark is held, and it turns on about its end. */
   readonly perHalfDegree: number;
 }
 
@@ -101,7 +101,7 @@ export function bendSchedule(
       rotation: index === 0 ? 0 : rotationOf(ordered[index - 1]!, arc, from),
       radius: arc.radius,
       arc: arc.length,
-      perHalfDegree: movedBy(arc, far),
+      perHalfDegree: movedBy(arc, from, far),
     };
   });
   const across = acrossOf(piece.section);
@@ -134,9 +134,12 @@ function rotationOf(before: Arc, arc: Arc, from: Bending['from']): number {
   return angle > 180 - 1e-9 ? 180 : angle <= -180 + 1e-9 ? 180 : angle;
 }
 
-/** How far a point moves when a bend turns half a degree more: it turns about the bend's axis. */
-function movedBy({ centre, axis }: Arc, point: Vector): number {
-  const arm = subtract(point, centre);
+/**
+ * How far a point beyond a bend moves when that is bent half a degree more with its mark held: what the longer arc adds along
+ * the tube it takes from the straight behind, so that all beyond turns about the bend's end, to first order.
+ */
+function movedBy({ axis, from: start, to }: Arc, end: Bending['from'], point: Vector): number {
+  const arm = subtract(point, end === 'start' ? to : start);
   return length(cross(axis, arm)) * 2 * Math.sin(toRadians(0.25));
 }
 

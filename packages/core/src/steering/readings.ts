@@ -1,7 +1,7 @@
 import { gripsAt } from '../rider/figure.js';
 import type { Stance } from '../stance/stance.js';
-import { axisAtHeight, contactOf } from '../stance/steering.js';
-import { cross, length, subtract, type Vector } from '../vector/vector.js';
+import { axisAtHeight, contactOf, turnedWheel } from '../stance/steering.js';
+import { cross, length, overPlane, subtract, type Vector } from '../vector/vector.js';
 import { moved, type Positions } from './chain.js';
 import { meanHeading, reportOf, type ReportStep } from './report.js';
 import type { Steering } from './steering.js';
@@ -117,9 +117,13 @@ function liveAxleOf(stance: Stance, full: ReportStep, loads: readonly LoadOfWhee
   const rearTrack = trackOf(rear);
   const slip = rearTrack / 2 / Math.abs(centre);
   if (stance.steered.length < 2) return { slip, lift: 0, relief: undefined };
-  const [inner, outer] = stance.steered.map(({ id }) => full.wheels[id]!.drop) as [number, number];
-  const lift = ((inner - outer) * rearTrack) / trackOf(stance.steered);
   const inside = rear.reduce((most, wheel) => (wheel.centre[1] > most.centre[1] ? wheel : most));
+  const outside = rear.reduce((most, wheel) => (wheel.centre[1] < most.centre[1] ? wheel : most));
+  // The three others stand on the floor: over their plane hangs the one inside.
+  const [front, otherFront] = stance.steered.map((wheel) =>
+    contactOf(turnedWheel(wheel, full.wheels[wheel.id]!.steer)),
+  ) as [Vector, Vector];
+  const lift = overPlane(contactOf(inside), [contactOf(outside), front, otherFront]);
   const load = (loads.find(({ wheel }) => wheel === inside.id)?.load ?? 0) * GRAVITY;
   return {
     slip,

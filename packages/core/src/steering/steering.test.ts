@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { Matrix, solve } from 'ml-matrix';
 import type { BuildDocument } from '@larchwood/format';
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, FAMILIES, made, planMade, stanceMade } from '../../../../testing/made.js';
@@ -7,6 +8,7 @@ import { placePlate, onPlate } from '../frame/plates.js';
 import { planBuild } from '../plan/plan.js';
 import { readDocument } from '../start/read.js';
 import { withSteeringParts, withoutSteeringParts } from '../start/steeringParts.js';
+import { contactOf, turnedWheel } from '../stance/steering.js';
 import { distance } from '../vector/vector.js';
 import { STEERING_POINTS } from './linkage.js';
 import { steeringFindings } from './findings.js';
@@ -143,6 +145,20 @@ describe('the turn', () => {
     const centre = turnOf(plan.stance.steered, steering.sweep.steps.at(-1)!).centre!;
     expect(near.liveAxle!.slip).toBeCloseTo(plan.stance.values.rearTrack! / 2 / centre, 9);
     expect(near.liveAxle!.lift).toBeGreaterThan(5);
+    // The frame tilted, by small turns about both axes, until three wheels stand level: the fourth hangs by the lift.
+    const full = steering.sweep.steps.at(-1)!;
+    const fronts = plan.stance.steered.map((wheel) =>
+      contactOf(turnedWheel(wheel, full.wheels[wheel.id]!.steer)),
+    );
+    const rears = plan.stance.standing.filter(({ end }) => end === 'rear').map(contactOf);
+    const [inside, outside] = rears[0]![1] > rears[1]![1] ? rears : [...rears].reverse();
+    const level = new Matrix([outside!, ...fronts].map(([x, y]) => [x, y, 1]));
+    const [p, q, r] = solve(
+      level,
+      Matrix.columnVector([outside!, ...fronts].map(([, , z]) => z)),
+    ).to1DArray();
+    const hangs = (inside![2] - p! * inside![0] - q! * inside![1] - r!) / Math.hypot(p!, q!, 1);
+    expect(near.liveAxle!.lift).toBeCloseTo(hangs, 9);
     expect(near.liveAxle!.relief!).toBeGreaterThan(0);
     // Twice the load on the front asks twice of the hands.
     const doubled = plan.mass.laden.loads.map((each) => ({ ...each, load: 2 * each.load }));

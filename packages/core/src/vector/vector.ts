@@ -39,3 +39,9 @@ export function turn(a: Vector, axis: Vector, degrees: number): Vector {
     scale(axis, dot(axis, a) * (1 - cosine)),
   );
 }
+
+/** How far a point lies over the plane through three others, square to it; below it less than nought. */
+export function overPlane(point: Vector, [a, b, c]: readonly [Vector, Vector, Vector]): number {
+  const normal = unit(cross(subtract(b, a), subtract(c, a)));
+  return dot(subtract(point, a), normal) * (normal[2] < 0 ? -1 : 1);
+}

@@ -1,3 +1,4 @@
+import type { Section } from '@larchwood/format';
 import type { Stance } from '../../stance/stance.js';
 import { along, distance, dot, scale, subtract, unit, type Vector } from '../../vector/vector.js';
 import { acrossOf } from '../sections.js';
@@ -7,9 +8,13 @@ import { armTo } from './shapes.js';
 
 /** Parts that the pedalled frames share. Sizes [common practice, from memory]. */
 export const SHELL = { width: 68, wide: 73, section: 'round-40x3.5' } as const;
-const DROPOUT = { thickness: 6, offMiddle: 70.5 };
+const DROPOUT = { thickness: 6, hub: 135 };
+/** Hub of a tandem: wider, for a stronger wheel. Common practice, no source. */
+export const TANDEM_HUB = 142;
 /** Gap wanted between a tyre and the frame. Source: ISO 4210-2, from memory. */
 const TYRE_GAP = 6;
+/** A seatstay is left straight while it keeps so much of the tyre: a bend of few degrees on a thin tapered tube has no die; mm. Common practice, no source. */
+const STRAIGHT_GAP = 1.5;
 /** More than that, for what roundings take. */
 const SPARE = 1.5;
 /** Clear of the head tube's face, so that it can be welded and faced. */
@@ -107,6 +112,8 @@ export interface TopTube {
   readonly section: string;
   /** Joint on the seat tube, below its top, mm. */
   readonly below: number;
+  /** Width of the hub between the dropouts; usual where it is left out, mm. */
+  readonly hub?: number;
   readonly group?: string;
 }
 
@@ -150,6 +157,8 @@ export interface RearEnd {
   /** Node in the middle of the shell, and way down the seat tube from its top at which the seatstays meet it. */
   readonly bottomBracket?: string;
   readonly below: number;
+  /** Width of the hub between the dropouts; usual where it is left out, mm. */
+  readonly hub?: number;
   readonly group?: string;
   /** Off the middle at the seat tube. */
   readonly besideSeatTube?: number;
@@ -168,14 +177,15 @@ export function rearEnd(s: Sketch, stance: Stance, sizes: RearEnd): void {
   const wide = width > WIDE_TYRE;
   const chain = acrossOf(s.sectionOf('chainstays', sizes.chainstays));
   const seat = acrossOf(s.sectionOf('seatstays', sizes.seatstays));
-  s.onStance('dropout', 'Dropout', 'rearAxle', [0, DROPOUT.offMiddle, 0]);
+  const offMiddle = (sizes.hub ?? DROPOUT.hub) / 2 + DROPOUT.thickness / 2;
+  s.onStance('dropout', 'Dropout', 'rearAxle', [0, offMiddle, 0]);
 
   const clear = width / 2 + TYRE_GAP + SPARE + chain / 2;
   const face = (wide ? SHELL.wide : SHELL.width) / 2 - chain / 2 - 2.5;
   const reach = radius - width / 2;
   const shellPoint = s.point(bb);
   const long = distance([shellPoint[0], 0, shellPoint[2]], [axle[0], 0, axle[2]]);
-  const straightY = face + (DROPOUT.offMiddle - face) * ((long - reach) / long);
+  const straightY = face + (offMiddle - face) * ((long - reach) / long);
   // A stay that leaves the shell at a splay runs outward over the shell's own radius before it is clear of it.
   const splay = straightY >= clear - SPARE ? 0 : (clear - face) / Math.max(long - reach, BEND_LEAST);
   const low = s.onStance('chainstayAtShell', 'Chainstay at the BB shell', bb, [0, face - splay * 24, 0]);
@@ -198,12 +208,13 @@ export function rearEnd(s: Sketch, stance: Stance, sizes: RearEnd): void {
     0,
   ]);
   const cluster = s.at(high);
-  const seatBend = bendBeside(s, 'seatstayBend', 'Seatstay beside the tyre', high, {
-    axle,
-    reach: radius + 4,
-    clear: width / 2 + TYRE_GAP + SPARE + seat / 2,
-    least: 60,
-  });
+  const half = width / 2 + slimAt(s.sectionOf('seatstays', sizes.seatstays)) / 2;
+  const seatBend = passesStraight(cluster, axle, { reach, half, offMiddle })
+    ? undefined
+    : bendBeside(s, 'seatstayBend', 'Seatstay beside the tyre', high, {
+        ...{ axle, reach: radius + 4, least: 60 },
+        clear: width / 2 + TYRE_GAP + SPARE + seat / 2,
+      });
   s.tube('seatstays', 'Seatstay', [high, 'dropout'], sizes.seatstays, {
     start: copedBeside(sizes.seatTube),
     end: slotted(26, DROPOUT.thickness, 18),
@@ -224,6 +235,25 @@ interface Beside {
   readonly clear: number;
   /** Straight wanted at the joint, before the bend. */
   readonly least: number;
+}
+
+/** A tapered stay where it passes the tyre's widest place: half-way from its top to its tip; mm. */
+const slimAt = (section: Section): number =>
+  section.shape === 'round' && section.taper
+    ? (section.diameter + section.taper.diameter) / 2
+    : acrossOf(section);
+
+/**
+ * Whether a seatstay passes the tyre's widest place straight from the dropout.
+ * @param half of tyre and stay together, mm
+ */
+function passesStraight(
+  start: Vector,
+  axle: Vector,
+  { reach, half, offMiddle }: Readonly<Record<'reach' | 'half' | 'offMiddle', number>>,
+): boolean {
+  const share = reach / Math.hypot(start[0] - axle[0], start[2] - axle[2]);
+  return offMiddle + (start[1] - offMiddle) * share >= half + STRAIGHT_GAP;
 }
 
 /** A node where a stay has to bend to pass the tyre, if it has to; tied to the axle. */

@@ -1,4 +1,13 @@
-import { below, downTube, headTube, onHeadTube, rearEnd, seatTube, shell } from './bicycleParts.js';
+import {
+  below,
+  downTube,
+  headTube,
+  onHeadTube,
+  rearEnd,
+  seatTube,
+  shell,
+  TANDEM_HUB,
+} from './bicycleParts.js';
 import { coped, type Layout } from './layout.js';
 import { sketch } from './sketch.js';
 
@@ -106,6 +115,7 @@ export const TANDEM_FRAME: Layout = {
       bottomBracket: `bottomBracket${last}`,
       seatTube: `seatTube${last}`,
       below: 40,
+      hub: TANDEM_HUB,
       group: 'rear',
     });
     return s.done();
