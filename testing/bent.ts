@@ -15,11 +15,7 @@ const STIFF = [
 ] as const;
 
 /** A frame whose points have come to lie anywhere, by chance, as far from where they are drawn as frames do. */
-export function bentFrame(
-  { points }: MeasuringList,
-  random: () => number,
-  spread: number = BEFORE.point,
-): At {
+export function bentFrame({ points }: MeasuringList, random: () => number, spread: number = BEFORE.bent): At {
   const by = randomNormal.source(random)(0, 1);
   const at = new Map<string, Vector>(
     Object.values(points).map(({ id, at: drawn }) => [

@@ -10,6 +10,44 @@ const FRAMES = [
   ['bicycle', 'touring', 1000],
   ['kart', 'ladder', 1000],
 ] as const;
+describe('synthetic frames of which little was read', () => {
+  it.each([
+    ['bicycle', 'touring', 6],
+    ['bicycle', 'touring', 9],
+    ['bicycle', 'touring', 12],
+    ['motorcycle', 'sport', 8],
+    ['tadpole-trike', 'tadpole', 10],
+    ['kart', 'kart', 10],
+  ] as const)(
+    'a %s, %s, %i readings: what they tell is held by 94 of 100 intervals or more',
+    (kind, set, count) => {
+      const from = measurable(kind, set);
+      const list = measuringList(from);
+      const { keys, measurer } = networkOf(from, list);
+      const random = randomLcg(count);
+      let [held, told] = [0, 0];
+      for (let draw = 0; draw < 300; draw += 1) {
+        const at = bentFrame(list, random);
+        const truth = measurer.at(placesOf(keys, at));
+        const read = readOff(from, list, at, 'off', false, random)
+          .map((each) => [random(), each] as const)
+          .sort(([a], [b]) => a - b)
+          .slice(0, count)
+          .map(([, each]) => each);
+        const { figures } = asBuiltOf(from, list, read, 'off')!;
+        measurer.definitions.forEach((_, index) => {
+          const { value, sigma, told: is } = figures[index]!;
+          if (!is) return;
+          told += 1;
+          if (Math.abs(value - truth[index]!) <= 1.96 * sigma) held += 1;
+        });
+      }
+      expect(told).toBeGreaterThan(100);
+      expect(held / told).toBeGreaterThanOrEqual(0.94);
+    },
+  );
+});
+
 describe('synthetic frames, bent by known amounts and read with noise', () => {
   it.each(FRAMES)(
     'a %s, %s: of %i draws the 95-in-100 interval of each figure holds the truth in 93 to 97 of 100',
