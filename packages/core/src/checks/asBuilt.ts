@@ -14,6 +14,7 @@ import {
   type Reading,
   type Wrong,
 } from './adjust.js';
+import { unconfirmedOf, type Unconfirmed } from './confirm.js';
 import type { AsBuiltFigure } from './figure.js';
 import { gainsOf, varianceOf, type Doubt } from './doubt.js';
 import { comparedOf, type At, type Measurand } from './measure.js';
@@ -28,6 +29,8 @@ export interface AsBuilt {
   readonly readings: number;
   readonly figures: readonly AsBuiltFigure[];
   readonly wrong: readonly Wrong[];
+  /** Readings that nothing else bears out. */
+  readonly unconfirmed: readonly Unconfirmed[];
   readonly displaced: Readonly<Record<string, Vector>>;
   /** How well each displacement is known along each axis: one standard deviation, mm. */
   readonly known: Readonly<Record<string, Vector>>;
@@ -103,11 +106,16 @@ export function asBuiltOf(
   const keys = Object.keys(network.keys);
   const adjusted = adjust(network, readings, keys);
   const taken = new Set(readings.map(({ measure }) => measure.id));
+  const { whole: onWheels } = CHECK_STAGES[stage];
   const open = list.measures.filter(
     ({ id, whole, as, points }) =>
       !taken.has(id) &&
-      (whole === CHECK_STAGES[stage].whole || as !== 'outcome') &&
+      (whole === onWheels || as !== 'outcome') &&
       points.every((point) => keys.includes(point)),
+  );
+  const openHere = list.measures.filter(
+    ({ id, whole, points }) =>
+      !taken.has(id) && whole === onWheels && points.every((point) => adjusted.unknown.includes(point)),
   );
   return {
     stage,
@@ -117,6 +125,7 @@ export function asBuiltOf(
       ...toeFigures(list, measured, stage, from.stance),
     ],
     wrong: adjusted.wrong,
+    unconfirmed: unconfirmedOf(network, adjusted, readings, openHere),
     displaced: adjusted.displaced,
     known: Object.fromEntries(
       adjusted.unknown.map((id, place) => [

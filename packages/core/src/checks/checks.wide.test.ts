@@ -105,3 +105,53 @@ describe('synthetic frames, bent by known amounts and read with noise', () => {
     120_000,
   );
 });
+
+describe('a reading that nothing else bears out', () => {
+  it.each([
+    ['bicycle', 'touring'],
+    ['tadpole-trike', 'tadpole'],
+    ['kart', 'ladder'],
+  ] as const)('a %s, %s: a length read wrong by 12 mm is named, or was said to stand alone', (kind, set) => {
+    const from = measurable(kind, set);
+    const list = measuringList(from);
+    const random = randomLcg(5);
+    const count = randomInt.source(random);
+    let [said, all] = [0, 0];
+    for (let draw = 0; draw < 150; draw += 1) {
+      const read = readOff(from, list, bentFrame(list, random, 2), 'off', false, random);
+      const lengths = read.filter(({ measure }) => {
+        const found = list.measures.find(({ id }) => id === measure)!;
+        return found.as !== 'gap' && found.quantity === 'length';
+      });
+      const bad = lengths[count(0, lengths.length)()]!;
+      const sound = asBuiltOf(from, list, read, 'off')!;
+      const spoilt = read.map((each) => (each === bad ? { ...each, value: each.value + 12 } : each));
+      const { wrong } = asBuiltOf(from, list, spoilt, 'off')!;
+      const named = wrong.some(({ measure, or }) => measure === bad.measure || or.includes(bad.measure));
+      all += 1;
+      if (named || sound.unconfirmed.some(({ measure }) => measure === bad.measure)) said += 1;
+    }
+    expect(said / all).toBeGreaterThan(0.95);
+  });
+  it('is borne out once the measure that is asked for is taken too', () => {
+    const from = measurable('bicycle', 'touring');
+    const list = measuringList(from);
+    const read = readOff(from, list, bentFrame(list, randomLcg(3), 2), 'off', false, randomLcg(4)).slice(
+      0,
+      14,
+    );
+    const asked = asBuiltOf(from, list, read, 'off')!.unconfirmed.filter(({ by }) => by !== undefined);
+    expect(asked.length).toBeGreaterThan(2);
+    const network = networkOf(from, list);
+    const keys = Object.keys(network.keys);
+    const all = readOff(from, list, bentFrame(list, randomLcg(3), 2), 'off', false, randomLcg(4));
+    for (const { measure, by } of asked) {
+      const more = [...read, all.find((each) => each.measure === by)!];
+      const [before, after] = [read, more].map(
+        (taken) =>
+          adjust(network, readingsOf(list, taken, 'off'), keys).residuals.get(measure)?.borneOut ?? 0,
+      ) as [number, number];
+      expect(after, `${measure} by ${by}`).toBeGreaterThan(before);
+    }
+  });
+});

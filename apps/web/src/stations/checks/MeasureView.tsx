@@ -1,5 +1,14 @@
 import { useState } from 'react';
-import { CHECK_STAGES, listAt, verdictOf, type CheckList, type Measurand, type Plan } from '@larchwood/core';
+import {
+  CHECK_STAGES,
+  listAt,
+  nameInText,
+  verdictOf,
+  type AsBuilt,
+  type CheckList,
+  type Measurand,
+  type Plan,
+} from '@larchwood/core';
 import type { CheckStage } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { Choice } from '../../parts/Choice';
@@ -54,6 +63,7 @@ export function MeasureView({
   const few = worth.findIndex(({ learned }) => learned > NEARLY) + 1;
   const result = results.find((each) => each.stage === stage);
   const wrong = new Set((result?.built.wrong ?? []).map(({ measure }) => measure));
+  const unconfirmed = new Map((result?.built.unconfirmed ?? []).map((each) => [each.measure, each]));
   const read = mine.filter(({ id }) => readingAt(stage, id)).length;
   const pointed = piece !== undefined && byId.has(piece) ? piece : chosen;
   const picked = byId.get(pointed ?? '') ?? sorted.find(({ id }) => !readingAt(stage, id)) ?? sorted[0];
@@ -118,6 +128,8 @@ export function MeasureView({
                   hand={hand}
                   lit={measurand.id === picked?.id}
                   wrong={wrong.has(measurand.id)}
+                  unconfirmed={unconfirmed.get(measurand.id)}
+                  nameOf={(id) => byId.get(id)?.name}
                   rule={order === 'most' && index + 1 === few && few < sorted.length ? few : undefined}
                   pick={pick}
                   take={take}
@@ -142,6 +154,8 @@ function MeasureRow({
   hand,
   lit,
   wrong,
+  unconfirmed,
+  nameOf,
   rule,
   pick,
   take,
@@ -152,6 +166,9 @@ function MeasureRow({
   readonly hand: ChecksHand;
   readonly lit: boolean;
   readonly wrong: boolean;
+  /** Nothing else bears its reading out. */
+  readonly unconfirmed: AsBuilt['unconfirmed'][number] | undefined;
+  readonly nameOf: (measure: string) => string | undefined;
   /** So many readings down to here are nearly all. */
   readonly rule: number | undefined;
   readonly pick: (id: string) => void;
@@ -175,6 +192,18 @@ function MeasureRow({
           >
             {name}
           </button>
+          {reading && unconfirmed && !wrong && (
+            <span className="block text-[13px] text-quiet">
+              Nothing else confirms this one.{' '}
+              {unconfirmed.by !== undefined && nameOf(unconfirmed.by) !== undefined ? (
+                <button type="button" className="underline" onClick={() => pick(unconfirmed.by!)}>
+                  Measure {nameInText(nameOf(unconfirmed.by)!)} as well
+                </button>
+              ) : (
+                'Measure it twice.'
+              )}
+            </span>
+          )}
         </td>
         <td className="font-bold">
           <Measure value={nominal} quantity={quantity} display={units} />
