@@ -48,14 +48,14 @@ function problemOf(error: unknown): Problem {
       message: unread ? `The request cannot be read: ${message}` : message,
     };
   }
-  const { status, type } = error as { status?: number; type?: string };
+  const { status, type, limit } = error as { status?: number; type?: string; limit?: number };
   if (type === 'entity.too.large')
     return {
       status: 413,
-      message: 'That is more than 4 MB; a build is never that large. Nothing was changed.',
+      message: `That is more than ${sizeText(limit)}, the most that is taken here. Nothing was changed.`,
     };
   if (status !== undefined && status >= 400 && status < 500)
-    return { status, message: `The request cannot be read: ${(error as Error).message}` };
+    return { status, message: unreadText(status, type === undefined ? '' : (error as Error).message) };
   const trouble = troubleOf(error);
   if (trouble !== undefined)
     return {
@@ -69,3 +69,19 @@ function pick(detail: object): Pick<Problem, 'faults' | 'current'> {
   const { faults, current } = detail as Partial<Problem>;
   return { ...(faults ? { faults } : {}), ...(current ? { current } : {}) };
 }
+
+/** Of what a library says only what it read in the request: a missing file is told with its place on the disk. */
+const unreadText = (status: number, said: string): string =>
+  status === 404
+    ? 'There is nothing at this address.'
+    : said === ''
+      ? 'The request cannot be read.'
+      : `The request cannot be read: ${said}`;
+
+const MEGABYTE = 1024 * 1024;
+const sizeText = (bytes: number | undefined): string =>
+  bytes === undefined
+    ? 'it may be'
+    : bytes >= MEGABYTE
+      ? `${Math.round(bytes / MEGABYTE)} MB`
+      : `${Math.round(bytes / 1024)} kB`;

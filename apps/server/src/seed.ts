@@ -26,7 +26,8 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
     const read = readShopText(readFileSync(lists, 'utf8'));
     if (!read.ok) throw new Error(JSON.stringify(read.faults));
     for (const [list, items] of Object.entries(read.shop))
-      for (const [id, item] of Object.entries(items)) await app.get(ShopService).save(list, id, item);
+      for (const [id, item] of Object.entries(items))
+        await app.get(ShopService).save(list, id, item, 'builder');
   });
 }
 

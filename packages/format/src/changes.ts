@@ -6,6 +6,8 @@ import type { Done } from './workSchema.js';
 /** Parts of a document that two people may change at once without being in each other's way. */
 export const PARTS = [
   'name',
+  'kind',
+  'startingSet',
   'notes',
   'brief',
   'units',
@@ -28,6 +30,14 @@ export const LISTS = ['readings', 'done', 'measured'] as const;
 export type List = (typeof LISTS)[number];
 
 type Reading = BuildDocument['fixture']['readings'][number];
+
+/** What a document is by itself; `fixture` is there as its profiles, a part, and its readings, a list. */
+type Fixed = 'format' | 'version' | 'fixture';
+/** Does not compile where a key of a document is neither part nor list: what is changed in none would be lost when two save. */
+type Covered<Left extends never> = Left;
+export type AllCovered = Covered<
+  Exclude<keyof BuildDocument, Part | List | Fixed> | Exclude<keyof BuildDocument['fixture'], Part | List>
+>;
 
 /** What differs from one document to another, so that it can be done to a third one. */
 export interface Changes {

@@ -1,4 +1,5 @@
 import { Entity, Index, JsonType, ManyToOne, PrimaryKey, Property, Unique } from '@mikro-orm/core';
+import type { Role } from '@larchwood/contract';
 import type { Profile, Rider } from '@larchwood/format';
 
 /** A build: its newest document, and the number of that revision for optimistic locking. */
@@ -141,6 +142,10 @@ export class ShopItemEntity {
 
   @Property({ type: JsonType })
   value!: unknown;
+
+  /** Whose it is: what was written at the bench may be written anew there; all else is the builder's. */
+  @Property({ type: 'string', nullable: true })
+  by?: Role | null;
 }
 
 /** A fixture of the workshop's, one a school and name. */

@@ -118,6 +118,17 @@ export class AddCuttingOrders extends Migration {
   }
 }
 
+/** Whose an item of the workshop's lists is; those that are there are the builder's. */
+export class AddShopBy extends Migration {
+  override up(): void {
+    this.addSql(`alter table shop_item add column "by" text null;`);
+  }
+
+  override down(): void {
+    this.addSql(`alter table shop_item drop column "by";`);
+  }
+}
+
 export const MIGRATIONS = [
   { name: '2026-11-24-create-builds', class: CreateBuilds },
   { name: '2026-11-25-create-riders', class: CreateRiders },
@@ -127,4 +138,5 @@ export const MIGRATIONS = [
   { name: '2026-11-28-add-shop', class: AddShop },
   { name: '2026-11-29-add-pictures', class: AddPictures },
   { name: '2026-11-29-add-cutting-orders', class: AddCuttingOrders },
+  { name: '2026-12-02-add-shop-by', class: AddShopBy },
 ];

@@ -16,7 +16,7 @@ const NOTHING_LOST = 'Nothing was overwritten; what was saved before is safe.';
 /** What SQLite or the disk said, in words; undefined where it is something else. */
 export function troubleOf(error: unknown): DatabaseTrouble | undefined {
   if (error instanceof DatabaseTrouble) return error;
-  const code = codeOf(error);
+  const code = codeOf(error) ?? openFailed(error);
   if (code === undefined) return undefined;
   if (/^SQLITE_(CORRUPT|NOTADB)/.test(code))
     return new DatabaseTrouble('The workshop’s file is damaged.', EXIT.damaged);
@@ -36,9 +36,15 @@ export function troubleOf(error: unknown): DatabaseTrouble | undefined {
 function codeOf(error: unknown): string | undefined {
   for (let each = error; each instanceof Error; each = each.cause ?? previousOf(each)) {
     const { code } = each as Error & { code?: unknown };
-    if (typeof code === 'string') return code;
+    if (typeof code === 'string' && code !== '') return code;
   }
   return undefined;
+}
+
+/** A file that cannot be opened at all: the driver then tells SQLite's number, in its text alone. */
+function openFailed(error: unknown): string | undefined {
+  const text = error instanceof Error ? error.message : '';
+  return /^ConnectionFailed\(/.test(text) ? 'SQLITE_CANTOPEN' : undefined;
 }
 
 const previousOf = (error: Error): unknown => (error as Error & { previous?: unknown }).previous;

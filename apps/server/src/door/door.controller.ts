@@ -1,14 +1,17 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, Res, UseGuards } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import { EnterRequest, SetPasscodeRequest, type DoorState } from '@larchwood/contract';
-import { Throttle, ThrottlerGuard } from '@nestjs/throttler';
 import type { Response } from 'express';
 import { COOKIE } from './door.guard.js';
 import { DoorService, STAY } from './door.service.js';
+import { Tries } from './tries.js';
 import { ForAll, ForBench, type KnownRequest } from './roles.js';
 
 @Controller('api/door')
 export class DoorController {
-  constructor(private readonly door: DoorService) {}
+  constructor(
+    private readonly door: DoorService,
+    private readonly tries: Tries,
+  ) {}
 
   @Get()
   @ForAll()
@@ -16,18 +19,16 @@ export class DoorController {
     return { open: this.door.open, ...(request.role ? { role: request.role } : {}) };
   }
 
-  /** Five tries a minute from one address. */
+  /** Five wrong tries a minute from one address. */
   @Post()
   @ForAll()
   @HttpCode(200)
-  @UseGuards(ThrottlerGuard)
-  @Throttle({ default: { limit: 5, ttl: 60_000 } })
   async enter(
     @Body() { passcode }: EnterRequest,
     @Req() request: KnownRequest,
     @Res({ passthrough: true }) response: Response,
   ): Promise<DoorState> {
-    const { token, role } = await this.door.enter(passcode);
+    const { token, role } = await this.tries.count(request.ip ?? '', () => this.door.enter(passcode));
     response.cookie(COOKIE, token, {
       ...{ httpOnly: true, sameSite: 'strict', path: '/', maxAge: STAY },
       secure: request.secure,

@@ -14,6 +14,10 @@ const SHOP = '127.0.0.2';
 const WORK = { welding: 'on', vents: 'drained', own: [], needs: [], hours: {}, waits: {}, seams: [] };
 const PASS = { builder: 'four larch boards', bench: 'one spruce plank' };
 
+/** Whether a change changes nothing of a document. */
+const sameAs = (document: object, change: object): boolean =>
+  JSON.stringify({ ...document, ...change }) === JSON.stringify(document);
+
 describe('a server for this machine alone', () => {
   const serving = new Serving();
   const { call } = serving;
@@ -192,13 +196,40 @@ describe('a server opened to the shop', () => {
       ['PUT', 'workshop'],
       ['PUT', 'door/passcode'],
       ['DELETE', 'door/all'],
-      ['DELETE', 'shop/entries/mine'],
       ['POST', 'cutting/orders'],
     ] as const)
       expect((await call(method, path, {}, bench)).status, `${method} ${path}`).toBe(403);
     // What is done at the bench is logged there; what the workshop owns is not changed.
     const entry = { build: build.id, on: '2026-11-29', sort: 'note', text: 'Gap of a millimetre at 3.' };
     expect((await call('PUT', 'shop/entries/mine', { item: entry }, bench)).status).toBe(200);
+    // Its own entries may be written anew and taken out there; a builder's may not.
+    expect((await call('PUT', 'shop/entries/mine', { item: { ...entry, text: 'Two.' } }, bench)).status).toBe(
+      200,
+    );
+    expect((await call('PUT', 'shop/entries/theirs', { item: entry }, builder)).status).toBe(200);
+    expect((await call('PUT', 'shop/entries/theirs', { item: { ...entry, text: 'x' } }, bench)).status).toBe(
+      403,
+    );
+    expect((await call('DELETE', 'shop/entries/theirs', undefined, bench)).status).toBe(403);
+    expect(
+      (await call('PUT', 'shop/entries/mine', { item: { ...entry, text: 'Three.' } }, builder)).status,
+    ).toBe(200);
+    expect((await call('DELETE', 'shop/entries/mine', undefined, bench)).status).toBe(204);
+    // Nothing of the build but its three lists: neither its kind nor the set that it began with.
+    const now = (await call<StoredBuild>('GET', `builds/${build.id}`, undefined, bench)).body;
+    const other = (await call<BuildSummary[]>('GET', 'builds', undefined, bench)).body;
+    expect(other.length).toBeGreaterThan(0);
+    for (const change of [
+      { kind: 'bicycle', startingSet: 'road' },
+      { startingSet: 'other-set' },
+      { name: 'x' },
+      { paper: { ...now.document.paper, size: now.document.paper.size === 'A4' ? 'A3' : 'A4' } },
+      { fixture: { ...now.document.fixture, profiles: [] } },
+    ].filter((each) => !sameAs(now.document, each)))
+      expect(
+        (await save({ ...now.document, ...change }, now.revision, bench)).status,
+        JSON.stringify(Object.keys(change)),
+      ).toBe(403);
     const sawing = { kerf: 2, trim: 5, keep: 150 };
     expect((await call('PUT', 'shop/sawing/usual', { item: sawing }, bench)).status).toBe(403);
     expect((await call('PUT', 'shop/sawing/usual', { item: sawing }, builder)).status).toBe(200);

@@ -117,7 +117,7 @@ export class WorkshopService {
       for (const document of documents) await this.builds.import(document);
       for (const rider of newRiders) await this.riders.save(rider);
       for (const profile of newProfiles) await this.profiles.save({ profile });
-      for (const { list, id, value } of newItems) await this.shop.save(list, id, value);
+      for (const { list, id, value } of newItems) await this.shop.save(list, id, value, 'builder');
       for (const { id, bytes } of newPictures) await this.pictures.keep(Buffer.from(bytes), id);
     });
     return {

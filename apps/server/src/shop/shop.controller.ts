@@ -1,7 +1,6 @@
-import { Body, Controller, Delete, ForbiddenException, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
 import { SaveShopItemRequest, type Role } from '@larchwood/contract';
-import { BENCH_LISTS } from '@larchwood/format';
-import { ForBench, NOT_AT_BENCH, RoleOf } from '../door/roles.js';
+import { ForBench, RoleOf } from '../door/roles.js';
 import { ShopService } from './shop.service.js';
 
 /** What the workshop owns and has learned: dies, logged bends, tools, stock lengths, off-cuts. */
@@ -16,7 +15,7 @@ export class ShopController {
 
   /**
    * Keeps an item; one of the same id is kept anew.
-   * @throws ForbiddenException when who is at the bench writes in a list that is none of the bench
+   * @throws ForbiddenException when who is at the bench writes in a list that is none of the bench, or over a builder's entry
    */
   @Put(':list/:id')
   @ForBench()
@@ -26,14 +25,13 @@ export class ShopController {
     @Body() { item }: SaveShopItemRequest,
     @RoleOf() role: Role,
   ) {
-    if (role === 'bench' && !BENCH_LISTS.some((each) => each === list))
-      throw new ForbiddenException(NOT_AT_BENCH);
-    return this.shop.save(list, id, item);
+    return this.shop.save(list, id, item, role);
   }
 
   @Delete(':list/:id')
   @HttpCode(204)
-  remove(@Param('list') list: string, @Param('id') id: string) {
-    return this.shop.remove(list, id);
+  @ForBench()
+  remove(@Param('list') list: string, @Param('id') id: string, @RoleOf() role: Role) {
+    return this.shop.remove(list, id, role);
   }
 }

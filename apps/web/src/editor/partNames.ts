@@ -3,6 +3,8 @@ import { LISTS, type Changes, type List, type Part } from '@larchwood/format';
 /** What the parts of a build are called where it is said that they were changed. */
 export const PART_NAMES: Readonly<Record<Part | List, string>> = {
   name: 'the name',
+  kind: 'the kind of vehicle',
+  startingSet: 'the starting set',
   notes: 'the notes',
   brief: 'the brief',
   units: 'the units',
