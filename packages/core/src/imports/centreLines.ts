@@ -61,15 +61,17 @@ export function bringCentreLines(
   const base = instead
     ? withFrame(document, { nodes: [], members: [], plates: [], sections: [], groups: [] })
     : document;
-  const put = ([x, y]: Flat, { plane, off }: LayerPlan): Vector => {
-    const across = (facesLeft ? -x : x) + at[0];
-    if (plane === 'side') return [across, off, y + at[1]];
-    return plane === 'plan' ? [across, y, off] : [off, facesLeft ? -x : x, y + at[1]];
+  // What is drawn with its front at the left is seen from the other side; from above it is turned, never mirrored.
+  const way = facesLeft ? -1 : 1;
+  const put = ([x, y]: Flat, level: number, { plane, off }: LayerPlan): Vector => {
+    const across = way * x + at[0];
+    if (plane === 'side') return [across, off - way * level, y + at[1]];
+    return plane === 'plan' ? [across, way * y, off + level] : [off + way * level, way * x, y + at[1]];
   };
   const lines = chains.map((chain): Line => {
     const plan = layers[chain.layer]!;
     const corners = [chain.from, ...chain.bends.map(({ corner }) => corner), chain.to].map((each) =>
-      put(each, plan),
+      put(each, chain.level, plan),
     );
     const path = pathOf(
       corners,

@@ -3,6 +3,8 @@ import type { Flat, Stroke } from './dxfEntities.js';
 /** A tube's centre line in the drawing: its ends, and a corner with its radius for each bend; mm. */
 export interface Chain {
   readonly layer: string;
+  /** Off the drawing's own plane, towards who looks at it; mm. */
+  readonly level: number;
   readonly from: Flat;
   readonly to: Flat;
   readonly bends: readonly { readonly corner: Flat; readonly radius: number }[];
@@ -65,7 +67,7 @@ function onward(run: Run, left: ReadonlySet<Stroke>): Run | undefined {
   let found: Run | undefined;
   // Thousands of strokes are looked at for each: nothing is made of one that is not near.
   for (const stroke of left) {
-    if (stroke.layer !== run.stroke.layer) continue;
+    if (stroke.layer !== run.stroke.layer || Math.abs(stroke.level - run.stroke.level) >= JOINED) continue;
     for (const back of [false, true]) {
       if (apart(back ? stroke.to : stroke.from, at) >= JOINED) continue;
       const next = { stroke, back };
@@ -92,5 +94,6 @@ function chainOf(runs: readonly Run[]): Chain {
       return { corner, radius: arc.radius };
     });
   });
-  return { layer: runs[0]!.stroke.layer, from: startOf(runs[0]!), to: endOf(runs.at(-1)!), bends };
+  const { layer, level } = runs[0]!.stroke;
+  return { layer, level, from: startOf(runs[0]!), to: endOf(runs.at(-1)!), bends };
 }

@@ -2,6 +2,7 @@ import * as parsing from 'dxf-parser';
 import type { IArcEntity, IEntity, ILineEntity, ILwpolylineEntity, IPolylineEntity } from 'dxf-parser';
 import { failure, success, type Result } from '../result.js';
 import { INCH } from '../units/length.js';
+import { withoutDoubles } from './overlaps.js';
 import { LARGEST_IMPORT, type NotUnderstood } from './brought.js';
 
 export type Flat = readonly [x: number, y: number];
@@ -11,6 +12,8 @@ export interface Stroke {
   readonly layer: string;
   readonly from: Flat;
   readonly to: Flat;
+  /** How far it lies off the drawing's own plane, towards who looks at it; mm. */
+  readonly level: number;
   readonly arc?: {
     readonly centre: Flat;
     readonly radius: number;
@@ -64,18 +67,28 @@ export function readDrawing(text: string, unit?: number): Result<DrawnFile> {
   const scale = unit ?? said ?? 1;
   const not = new Map<string, { count: number; why: string }>();
   const strokes: Stroke[] = [];
+  const refuseOn =
+    (layer: string): Refuse =>
+    (what, why, count = 1) => {
+      const key = `${what} on layer “${layer}”`;
+      not.set(key, { count: (not.get(key)?.count ?? 0) + count, why });
+    };
   for (const entity of entities) {
     const layer = entity.layer || '0';
-    const refuse = (what: string, why: string) => {
-      const key = `${what} on layer “${layer}”`;
-      not.set(key, { count: (not.get(key)?.count ?? 0) + 1, why });
-    };
-    for (const stroke of strokesOf(entity, layer, scale, refuse)) strokes.push(stroke);
+    const refuse = refuseOn(layer);
+    if (entity.inPaperSpace)
+      refuse(entity.type.toLowerCase(), 'It belongs to a printed sheet, not to the model.');
+    else for (const stroke of strokesOf(entity, layer, scale, refuse)) strokes.push(stroke);
   }
+  // What the parser has no word for it leaves out without one.
+  for (const [layer, sort, count] of passedOver(text, entities)) refuseOn(layer)(sort, OTHER_SORT, count);
   if (strokes.length > MOST) return failure(TOO_MUCH);
+  const single = withoutDoubles(strokes);
+  for (const [layer, count] of single.doubles)
+    refuseOn(layer)('line or arc', 'It is drawn twice, or over another: it became one.', count);
   return success({
-    strokes,
-    layers: [...new Set(strokes.map(({ layer }) => layer))],
+    strokes: single.strokes,
+    layers: [...new Set(single.strokes.map(({ layer }) => layer))],
     not: [...not].map(([where, { count, why }]) => ({
       where: count > 1 ? `${count} × ${where}` : where,
       why,
@@ -113,7 +126,79 @@ const ENDS_EARLY = 'This drawing ends in the middle: fetch or export it again.';
 
 const TOO_MUCH = `More than ${MOST} lines and arcs are drawn in this file: export the centre lines alone.`;
 
-type Refuse = (what: string, why: string) => void;
+type Refuse = (what: string, why: string, count?: number) => void;
+const OTHER_SORT = 'Only lines, arcs and polylines become tubes.';
+
+/** Entities of the drawing that the parser did not hand on, by layer and sort. */
+function passedOver(
+  text: string,
+  parsed: readonly IEntity[],
+): readonly (readonly [layer: string, sort: string, count: number])[] {
+  const counts = new Map<string, [layer: string, sort: string, count: number]>();
+  const count = (layer: string, sort: string, by: number) => {
+    const key = `${sort} ${layer}`;
+    const before = counts.get(key)?.[2] ?? 0;
+    counts.set(key, [layer, sort.toLowerCase(), before + by]);
+  };
+  const lines = text.trimEnd().split(/\r\n|\r|\n/);
+  let [inside, sort, layer] = [false, '', '0'];
+  const close = () => {
+    if (inside && sort !== '' && !PARTS_OF_OTHERS.has(sort)) count(layer, sort, 1);
+    [sort, layer] = ['', '0'];
+  };
+  for (let line = 0; line + 1 < lines.length; line += 2) {
+    const [code, value] = [lines[line]!.trim(), lines[line + 1]!.trim()];
+    if (code === '2' && sort === 'SECTION') inside = value === 'ENTITIES';
+    else if (code === '8' && sort !== '') layer = value === '' ? '0' : value;
+    else if (code === '0') {
+      close();
+      if (value === 'ENDSEC') inside = false;
+      sort = value;
+    }
+  }
+  for (const { type, layer: on } of parsed) count(on || '0', type, -1);
+  return [...counts.values()].filter(([, , left]) => left > 0);
+}
+const PARTS_OF_OTHERS: ReadonlySet<string> = new Set([
+  'SECTION',
+  'ENDSEC',
+  'EOF',
+  'VERTEX',
+  'SEQEND',
+  'ATTRIB',
+]);
+
+/**
+ * A drawing's own axes as an object has them: upright, or turned over about the drawing's y. An object in any other plane has
+ * none. Source: the DXF reference, arbitrary axis algorithm.
+ */
+function axesOf(entity: IEntity): { readonly turned: boolean } | undefined {
+  const {
+    extrusionDirection: way,
+    extrusionDirectionX,
+    extrusionDirectionY,
+    extrusionDirectionZ,
+  } = entity as IEntity & {
+    extrusionDirection?: { x: number; y: number; z: number };
+    extrusionDirectionX?: number;
+    extrusionDirectionY?: number;
+    extrusionDirectionZ?: number;
+  };
+  const [x, y, z] = way
+    ? [way.x, way.y, way.z]
+    : [extrusionDirectionX ?? 0, extrusionDirectionY ?? 0, extrusionDirectionZ ?? 1];
+  return Math.hypot(x, y) > 1e-6 * Math.abs(z) ? undefined : { turned: z < 0 };
+}
+
+/** The one height of some points; undefined where they lie at several. */
+function levelOf(heights: readonly (number | undefined)[], scale: number): number | undefined {
+  const all = heights.map((height) => (height ?? 0) * scale);
+  return Math.max(...all) - Math.min(...all) > FLAT_TO ? undefined : (all[0] ?? 0);
+}
+/** A stroke whose ends lie this near to one height is flat, mm. */
+const FLAT_TO = 0.5;
+const RUNS_UP = 'It runs out of the plane of the drawing: draw it flat, in a layer of its own.';
+const TILTED = 'It lies in a tilted plane: draw it flat, in a layer of its own.';
 
 function strokesOf(entity: IEntity, layer: string, scale: number, refuse: Refuse): readonly Stroke[] {
   const at = (point: { x: number; y: number } | undefined): Flat => [
@@ -121,12 +206,21 @@ function strokesOf(entity: IEntity, layer: string, scale: number, refuse: Refuse
     (point?.y ?? NaN) * scale,
   ];
   const sort = entity.type.toLowerCase();
+  const none = (why: string): readonly Stroke[] => {
+    refuse(sort, why);
+    return [];
+  };
   switch (entity.type) {
     case 'LINE': {
+      // Its ends are in the drawing's own axes, however it is extruded.
       const [a, b] = (entity as ILineEntity).vertices;
-      return kept([{ layer, from: at(a), to: at(b) }], sort, refuse);
+      const level = levelOf([a?.z, b?.z], scale);
+      if (level === undefined) return none(RUNS_UP);
+      return kept([{ layer, level, from: at(a), to: at(b) }], sort, refuse);
     }
     case 'ARC': {
+      const axes = axesOf(entity);
+      if (!axes) return none(TILTED);
       const { center, radius, startAngle, endAngle } = entity as IArcEntity;
       const centre = at(center);
       const size = radius * scale;
@@ -135,29 +229,65 @@ function strokesOf(entity: IEntity, layer: string, scale: number, refuse: Refuse
         centre[0] + size * Math.cos(angle),
         centre[1] + size * Math.sin(angle),
       ];
-      const stroke = { layer, from: on(startAngle), to: on(endAngle), arc: { centre, radius: size, sweep } };
-      return kept([stroke], sort, refuse);
+      const level = (center?.z ?? 0) * scale;
+      const stroke = {
+        layer,
+        level,
+        from: on(startAngle),
+        to: on(endAngle),
+        arc: { centre, radius: size, sweep },
+      };
+      return kept([axes.turned ? turnedOver(stroke) : stroke], sort, refuse);
     }
     case 'LWPOLYLINE':
     case 'POLYLINE': {
-      const { vertices, shape } = entity as ILwpolylineEntity | IPolylineEntity;
-      const corners = (vertices ?? []).map((vertex) => ({
+      const poly = entity as (ILwpolylineEntity | IPolylineEntity) & {
+        elevation?: number;
+        is3dPolyline?: boolean;
+        is3dPolygonMesh?: boolean;
+        isPolyfaceMesh?: boolean;
+      };
+      if (poly.is3dPolygonMesh || poly.isPolyfaceMesh) return none('It is a mesh, not a line.');
+      const axes = poly.is3dPolyline ? { turned: false } : axesOf(entity);
+      if (!axes) return none(TILTED);
+      // The frame that a spline hangs on is no part of what is drawn.
+      const vertices = (poly.vertices ?? []).filter(
+        (vertex) => !(vertex as { splineControlPoint?: boolean }).splineControlPoint,
+      );
+      const level = levelOf(
+        vertices.map(({ z }) => z),
+        scale,
+      );
+      if (level === undefined) return none(RUNS_UP);
+      const off = level + (poly.elevation ?? 0) * scale;
+      const corners = vertices.map((vertex) => ({
         at: at(vertex),
         bulge: (vertex as { bulge?: number }).bulge ?? 0,
       }));
-      const ring = shape && corners.length > 2 ? [...corners, corners[0]!] : corners;
+      const ring = poly.shape && corners.length > 2 ? [...corners, corners[0]!] : corners;
       const strokes = ring.slice(1).map(({ at: to }, index): Stroke => {
         const { at: from, bulge } = ring[index]!;
-        return bulge === 0 ? { layer, from, to } : { layer, from, to, arc: bulged(from, to, bulge) };
+        const straight = { layer, level: off, from, to };
+        return bulge === 0 ? straight : { ...straight, arc: bulged(from, to, bulge) };
       });
       if (strokes.length === 0) refuse(sort, 'It has fewer than two corners.');
-      return kept(strokes, sort, refuse);
+      return kept(axes.turned ? strokes.map(turnedOver) : strokes, sort, refuse);
     }
     default:
-      refuse(sort, 'Only lines, arcs and polylines become tubes.');
-      return [];
+      return none(OTHER_SORT);
   }
 }
+
+/** A stroke of an object that is turned over: seen in the drawing's own axes. */
+function turnedOver({ from, to, level, arc, ...rest }: Stroke): Stroke {
+  const over = ([x, y]: Flat): Flat => [-x + 0, y];
+  return {
+    ...rest,
+    ...{ from: over(from), to: over(to), level: -level + 0 },
+    ...(arc ? { arc: { ...arc, centre: over(arc.centre), sweep: -arc.sweep } } : {}),
+  };
+}
+
 const TURN = 2 * Math.PI;
 
 /** The arc that a polyline's bulge means: the tangent of a quarter of its angle. Source: the DXF reference. */

@@ -159,6 +159,148 @@ describe('centre lines of a drawing', () => {
     expect(read.ok).toBe(false);
     if (!read.ok) expect(read.message).toMatch(word);
   });
+  it('what runs out of the drawing is refused, what lies over it flat keeps its height', () => {
+    const raised = (z1: number, z2: number) => [
+      ...[[0, 'LINE'] as const, [8, 'a'] as const, [10, 0] as const, [20, 0] as const, [30, z1] as const],
+      ...[[11, 300] as const, [21, 0] as const, [31, z2] as const],
+    ];
+    const read = drawn(dxfText([raised(0, 40), raised(25, 25)], 4));
+    expect(read.strokes).toMatchObject([{ from: [0, 0], to: [300, 0], level: 25 }]);
+    expect(read.not.map(({ where }) => where)).toEqual(['line on layer “a”']);
+    expect(read.not[0]!.why).toMatch(/out of the plane/);
+    // In one plane each, one over the other: no corner joins them.
+    const polyline = [
+      [0, 'LWPOLYLINE'],
+      [8, 'a'],
+      [90, 2],
+      [70, 0],
+      [38, 12],
+      [10, 300],
+      [20, 0],
+      [10, 500],
+      [20, 0],
+    ] as const;
+    expect(drawn(dxfText([polyline], 4)).strokes).toMatchObject([{ level: 12 }]);
+  });
+  it('an object turned over lies on the other side: arcs, bulges, not lines (arbitrary axis algorithm, by hand)', () => {
+    const over = [
+      [210, 0],
+      [220, 0],
+      [230, -1],
+    ] as const;
+    const arc = drawn(dxfText([[...arcEntity('a', [-100, 50], 40, 0, 90), ...over]], 4)).strokes[0]!;
+    // Its own (-60, 50) to (-100, 90), about (-100, 50): x the other way.
+    expect(arc.from).toEqual([expect.closeTo(60, 9), expect.closeTo(50, 9)]);
+    expect(arc.to).toEqual([expect.closeTo(100, 9), expect.closeTo(90, 9)]);
+    expect(arc.arc).toMatchObject({ centre: [100, 50], sweep: expect.closeTo(-Math.PI / 2, 9) });
+    const bulge = drawn(
+      dxfText(
+        [
+          [
+            ...polylineEntity('a', [
+              [0, 0, 1],
+              [-100, 0],
+            ]),
+            ...over,
+          ],
+        ],
+        4,
+      ),
+    ).strokes[0]!;
+    expect(bulge).toMatchObject({ from: [0, 0], to: [100, 0] });
+    // A half circle to the right of its way, seen turned over: to the left.
+    expect(bulge.arc!.sweep).toBeCloseTo(-Math.PI, 9);
+    const line = drawn(dxfText([[...lineEntity('a', [10, 0], [90, 0]), ...over]], 4)).strokes[0]!;
+    expect(line).toMatchObject({ from: [10, 0], to: [90, 0] });
+    const tilted = drawn(
+      dxfText(
+        [
+          lineEntity('a', [0, 0], [9, 0]),
+          [...arcEntity('a', [0, 0], 40, 0, 90), [210, 1], [220, 0], [230, 1]],
+        ],
+        4,
+      ),
+    );
+    expect(tilted.not[0]!.why).toMatch(/tilted/);
+  });
+  it('drawn twice, over one another, on a printed sheet, a mesh, a spline’s frame, or of a sort nobody knows: named and left out', () => {
+    const polyline = (flags: number, ...vertices: readonly (readonly [number, number, number])[]) => [
+      ...([
+        [0, 'POLYLINE'],
+        [8, 'p'],
+        [66, 1],
+        [70, flags],
+      ] as const),
+      ...vertices.flatMap(
+        ([x, y, flag]) =>
+          [
+            [0, 'VERTEX'],
+            [8, 'p'],
+            [10, x],
+            [20, y],
+            [30, 0],
+            [70, flag],
+          ] as const,
+      ),
+      [0, 'SEQEND'] as const,
+    ];
+    const read = drawn(
+      dxfText(
+        [
+          lineEntity('a', [0, 0], [100, 0]),
+          lineEntity('a', [100, 0], [0, 0]),
+          lineEntity('a', [60, 0.1], [180, 0.1]),
+          lineEntity('a', [180, 0], [300, 0]),
+          arcEntity('a', [0, 200], 50, 0, 90),
+          arcEntity('a', [0, 200], 50, 0, 90),
+          [...lineEntity('a', [0, 9], [100, 9]), [67, 1]],
+          polyline(16, [0, 0, 64], [9, 9, 64]),
+          polyline(4, [0, 500, 16], [0, 510, 8], [200, 510, 8], [200, 600, 16]),
+          [
+            [0, 'HELIX'],
+            [8, 'b'],
+            [10, 0],
+            [20, 0],
+          ] as const,
+          [
+            [0, 'HATCH'],
+            [8, 'b'],
+            [10, 0],
+            [20, 0],
+          ] as const,
+          [
+            [0, 'HATCH'],
+            [8, 'b'],
+            [10, 0],
+            [20, 0],
+          ] as const,
+        ],
+        4,
+      ),
+    );
+    const ends = read.strokes.map(({ from, to }) =>
+      [from, to].map(([x, y]) => [Math.round(x), Math.round(y)]),
+    );
+    expect(ends).toHaveLength(4);
+    expect(ends).toContainEqual([
+      [0, 0],
+      [180, 0],
+    ]);
+    expect(ends).toContainEqual([
+      [0, 510],
+      [200, 510],
+    ]);
+    const told = read.not.map(({ where }) => where);
+    expect(told).toEqual(
+      expect.arrayContaining([
+        '3 × line or arc on layer “a”',
+        'line on layer “a”',
+        'polyline on layer “p”',
+        'helix on layer “b”',
+        '2 × hatch on layer “b”',
+      ]),
+    );
+  });
   it('any damage to a drawing is refused or read, never thrown', () =>
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 400 }), fc.string({ maxLength: 6 }), (at, noise) => {
@@ -240,6 +382,16 @@ describe('a table of dimensions', () => {
     const trail = understood.find(({ dimension }) => dimension.id === 'trail')!;
     expect(trail.letGo).toBeDefined();
     expect(['headAngle', 'chainstayLength', 'bottomBracketDrop']).not.toContain(trail.letGo);
+  });
+  it.each([
+    ['semicolons', 'head angle;71,5;deg\nTrail;62,5;mm\n'],
+    ['commas, so that a number stands in two cells', 'head angle,71,5,deg\nTrail,62,5,mm\n'],
+    ['commas, without units', 'head angle,71,5\nTrail,62,5\n'],
+    ['tabs', 'head angle\t71,5\tdeg\nTrail\t62,5\tmm\n'],
+  ])('a decimal comma between %s', (_, text) => {
+    const { not, understood } = read(text);
+    expect(not).toEqual([]);
+    expect(understood.map(({ value }) => value)).toEqual([71.5, 62.5]);
   });
   it('a row that is not understood changes nothing and says why', () => {
     const { understood, not, document } = read(

@@ -56,7 +56,12 @@ export function readSections(text: string, units: LengthUnit): Result<BroughtSec
   for (const [index, cells] of rows.entries()) {
     const row = index + 2;
     const where = placeOf(row, cells);
-    const read = sectionIn(cells, places, units);
+    const read =
+      cells.length > heads.length
+        ? failure(
+            `It has ${cells.length} cells, the head has ${heads.length}. Put semicolons between them where the decimal sign is a comma.`,
+          )
+        : sectionIn(cells, places, units);
     if (!read.ok) {
       not.push({ where, why: read.message });
       continue;

@@ -39,13 +39,17 @@ export function tableRows(text: string): Result<readonly TableRow[]> {
   if (!read.ok) return read;
   return success(
     read.value.flatMap((cells, index): TableRow[] => {
-      const [name = '', value = '', unit = ''] = cells;
+      const [name = '', value = '', unit = ''] = wholeNumbers(cells);
       if (index === 0 && HEADS.test(name)) return [];
       const row = index + 1;
       return [{ row, name, value, unit, where: placeOf(row, cells) }];
     }),
   );
 }
+
+/** A row whose decimal comma has parted its number: 62,5 in two cells is 62.5; no unit is a number. */
+const wholeNumbers = ([name = '', value = '', unit = '', ...rest]: readonly string[]): readonly string[] =>
+  /^[-+−]?\d+$/.test(value) && /^\d+$/.test(unit) ? [name, `${value}.${unit}`, ...rest] : [name, value, unit];
 
 /** A name without what people write differently. */
 export const plainName = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');

@@ -2,6 +2,7 @@ import { FileInput } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { LARGEST_IMPORT, type DrawnFile } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
+import { fileText } from '../../parts/fileText';
 import { Button } from '../../parts/Button';
 import { forget, useKept } from '../../parts/useKept';
 import { DrawingIn } from './DrawingIn';
@@ -30,7 +31,7 @@ export function BringInView() {
       );
     setReading(true);
     try {
-      const text = await file.text();
+      const text = await fileText(file);
       if (/\.dxf$/i.test(file.name)) {
         const drawn = await readDrawingApart(text, undefined);
         if (!drawn.ok) return refuse(drawn.message);
