@@ -1,4 +1,4 @@
-import type { Done } from '@larchwood/format';
+import type { BuildDocument, Done, SchoolId } from '@larchwood/format';
 import type { Step } from './step.js';
 
 /** How a step stands: done, done as it no longer is drawn, something wrong, next to do, waiting, or open. */
@@ -16,20 +16,47 @@ export interface Progress {
   readonly gone: readonly Done[];
 }
 
-/** What is done of an order of work, and what is next. A step that waits for a taste only does not wait. */
-export function progressOf(steps: readonly Step[], done: readonly Done[] = []): Progress {
+/** Settings that stand as ticked, or as they were found, in a school. */
+export const standing = (
+  readings: BuildDocument['fixture']['readings'],
+  school: SchoolId,
+): ReadonlySet<string> =>
+  new Set(
+    readings
+      .filter((each) => each.school === school && (each.set || each.found !== undefined))
+      .map(({ setting }) => setting),
+  );
+
+/**
+ * What is done of an order of work, and what is next. A step that waits for a taste only does not wait. One that sets the
+ * fixture is done when all of its settings stand, wherever they were ticked; where none does, its own tick counts.
+ * @param set settings of the fixture that stand
+ */
+export function progressOf(
+  steps: readonly Step[],
+  done: readonly Done[] = [],
+  set: ReadonlySet<string> = new Set(),
+): Progress {
   const byStep = new Map(done.map((each) => [each.step, each]));
   const ids = new Set(steps.map(({ id }) => id));
   const states = new Map<string, StepState>();
-  const ticked = (id: string) => byStep.get(id)?.done === true;
+  const finished = new Set(
+    steps.flatMap(({ id, sort, lines }) => {
+      const settings = sort === 'set' ? lines.flatMap(({ setting }) => setting ?? []) : [];
+      const stand = settings.filter((each) => set.has(each)).length;
+      const all = stand > 0 ? stand === settings.length : byStep.get(id)?.done === true;
+      return all ? [id] : [];
+    }),
+  );
+  const ticked = (id: string) => finished.has(id) || (!ids.has(id) && byStep.get(id)?.done === true);
   for (const { id, of, needs } of steps) {
     const tick = byStep.get(id);
     states.set(
       id,
       tick?.wrong !== undefined
         ? 'wrong'
-        : tick?.done
-          ? tick.of === of
+        : ticked(id)
+          ? !tick?.done || tick.of === of
             ? 'done'
             : 'changed'
           : needs.every(({ step, why }) => why === 'usual' || !ids.has(step) || ticked(step))

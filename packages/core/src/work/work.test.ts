@@ -10,7 +10,7 @@ import { CAUTIONS } from './cautions.js';
 import { SHUT_FROM } from './blocks.js';
 import { USUAL_WORK } from './input.js';
 import { moved, ordered } from './order.js';
-import { progressOf } from './progress.js';
+import { progressOf, standing } from './progress.js';
 import { withStepMoves } from './remedies.js';
 import { step, needs } from './steps/make.js';
 import { wantedVents, withVents } from './vents.js';
@@ -203,6 +203,37 @@ describe('the builder’s own order', () => {
     // Waits for a taste do not hold a step up; waits for a piece do.
     expect(progressOf(all.steps).states.get('load:downTube')).toBe('waits');
     expect(progressOf(all.steps).next).toBe('get');
+  });
+  it('a step that sets the fixture is done when all of its settings stand, and not when one is taken off', () => {
+    const all = workMade(document);
+    const set = all.steps.find(({ sort, lines }) => sort === 'set' && lines.length > 1)!;
+    const settings = set.lines.map(({ setting }) => setting!);
+    const stateWith = (stand: readonly string[], done = false) =>
+      progressOf(
+        all.steps,
+        done ? [{ step: set.id, of: set.of, done: true, on: '2026-11-29T08:00:00Z' }] : [],
+        new Set(stand),
+      ).states.get(set.id);
+    expect(stateWith(settings)).toBe('done');
+    expect(stateWith(settings.slice(1))).not.toBe('done');
+    expect(stateWith(settings.slice(1), true)).not.toBe('done');
+    expect(stateWith([], true)).toBe('done');
+    expect(stateWith([])).not.toBe('done');
+    const readings = [
+      { school: 'table' as const, setting: 'a', set: true },
+      { school: 'table' as const, setting: 'b', set: false, found: 3 },
+      { school: 'plan' as const, setting: 'c', set: true },
+    ];
+    expect([...standing(readings, 'table')]).toEqual(['a', 'b']);
+  });
+  it('wheels, seat and ride wait for a frame that is welded and off its fixture', () => {
+    const all = workMade(document);
+    const waitsFor = (id: string) => all.steps.find((each) => each.id === id)!.needs;
+    for (const id of ['running', 'sit', 'bearings'])
+      expect(waitsFor(id), id).toContainEqual({ step: 'out', why: 'tacked' });
+    expect(waitsFor('roll')).toContainEqual({ step: 'running', why: 'piece' });
+    for (const id of ['running', 'sit', 'roll'])
+      expect(progressOf(all.steps).states.get(id), id).toBe('waits');
   });
   it('a tick of a setting changes no step, and runs no order anew', () => {
     const planner = new Planner();

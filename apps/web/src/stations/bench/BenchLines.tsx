@@ -129,7 +129,7 @@ function SettingLine({
   if (!setting) return null;
   const display = displayOf(plan.fixture.profile, document.units);
   const change = (part: Parameters<typeof changeReading>[1]) => {
-    edit(`fixture.reading.${id}`, changeReading(id, part));
+    edit(`fixture.reading.${id}`, changeReading(id, part, setting.group));
     settle();
   };
   const text = (value: number) => readingText(value, setting, display);

@@ -4,6 +4,7 @@ import { Planner, work } from '@larchwood/core';
 import { readFormat, type BuildDocument } from '@larchwood/format';
 import { made } from '../../../../../testing/made.js';
 import { today } from '../../parts/today';
+import { changeReading, clearReadings } from '../fixture/changes';
 import {
   addNeed,
   addOwn,
@@ -115,5 +116,38 @@ describe('hours as builders say them', () => {
   it('today is the day of the workshop’s own clock', () => {
     expect(today(new Date(2026, 0, 5, 23, 59))).toBe('2026-01-05');
     expect(today(new Date(2026, 11, 31, 0, 1))).toBe('2026-12-31');
+  });
+});
+
+describe('a step that sets the fixture', () => {
+  const step = {
+    ...{ id: 'set:Post', of: '', sort: 'set' as const },
+    lines: [
+      { id: 'a', text: 'A', setting: 'a' },
+      { id: 'b', text: 'B', setting: 'b' },
+    ],
+  };
+  const now = new Date('2026-12-02T08:00:00Z');
+  const readingsOf = (document: BuildDocument) =>
+    document.fixture.readings.map(({ setting, set, found }) => [setting, set, found]);
+
+  it('ticks its settings at the fixture, keeps what was found there, and takes the ticks off again', () => {
+    const found = changeReading('b', { found: 12.5 })(made('bicycle', 'road'));
+    const done = setDone(step, { done: true }, now)(found);
+    expect(readingsOf(done)).toEqual([
+      ['a', true, undefined],
+      ['b', true, 12.5],
+    ]);
+    const open = setDone(step, { done: false }, now)(done);
+    expect(readingsOf(open)).toEqual([['b', false, 12.5]]);
+    // What it took or what is wrong with it ticks nothing.
+    expect(readingsOf(setDone(step, { wrong: 'Bent' }, now)(found))).toEqual([['b', false, 12.5]]);
+  });
+  it('is open again when a setting is taken off at the fixture, and keeps the hours that it took', () => {
+    const done = setDone(step, { done: true, hours: 0.5 }, now)(made('bicycle', 'road'));
+    const off = changeReading('a', { set: false }, 'Post')(done);
+    expect(off.done).toMatchObject([{ step: 'set:Post', done: false, hours: 0.5 }]);
+    expect(clearReadings(done).fixture.readings).toEqual([]);
+    expect(clearReadings(setDone(step, { done: true }, now)(made('bicycle', 'road'))).done).toBeUndefined();
   });
 });

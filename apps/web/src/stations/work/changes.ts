@@ -1,4 +1,5 @@
 import { moved, putBack, USUAL_WORK, without as withoutKeys, type Step } from '@larchwood/core';
+import { changeReading } from '../fixture/changes';
 import type { BuildDocument, Calendar, Done, OwnStep, WayId, WorkData } from '@larchwood/format';
 
 type Change = (document: BuildDocument) => BuildDocument;
@@ -81,9 +82,16 @@ export const moveSeam = (seam: string, after: string): Change =>
   }));
 export const seamsBack: Change = change((work) => ({ ...work, seams: [] }));
 
-/** What is known of a step: ticked, timed, or what is wrong. Nothing known of it leaves no entry. */
+/**
+ * What is known of a step: ticked, timed, or what is wrong. Nothing known of it leaves no entry. One that sets the fixture
+ * ticks its settings with it, so that work and fixture say the same.
+ */
 export const setDone =
-  (step: Pick<Step, 'id' | 'of'>, part: Partial<Omit<Done, 'step' | 'of'>>, now: Date): Change =>
+  (
+    step: Pick<Step, 'id' | 'of'> & Partial<Pick<Step, 'sort' | 'lines'>>,
+    part: Partial<Omit<Done, 'step' | 'of'>>,
+    now: Date,
+  ): Change =>
   (document) => {
     const before = document.done?.find((each) => each.step === step.id);
     const { wrong, hours, done } = { ...(before ?? { done: false }), ...part };
@@ -98,5 +106,10 @@ export const setDone =
     const others = (document.done ?? []).filter((each) => each.step !== step.id);
     const known = done || wrong !== undefined || hours !== undefined;
     const all = known ? [...others, next] : others;
-    return all.length > 0 ? { ...document, done: all } : withoutKeys(document, 'done');
+    const ticked = all.length > 0 ? { ...document, done: all } : withoutKeys(document, 'done');
+    const settings =
+      step.sort === 'set' && part.done !== undefined
+        ? (step.lines ?? []).flatMap(({ setting }) => setting ?? [])
+        : [];
+    return settings.reduce((each, setting) => changeReading(setting, { set: done })(each), ticked);
   };

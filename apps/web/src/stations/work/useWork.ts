@@ -1,5 +1,14 @@
 import { useMemo } from 'react';
-import { paceOf, progressOf, timedOf, type Progress, type Sort, type Step, type Work } from '@larchwood/core';
+import {
+  paceOf,
+  progressOf,
+  standing,
+  timedOf,
+  type Progress,
+  type Sort,
+  type Step,
+  type Work,
+} from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { useSlow } from '../../planning/useSlow';
 import { useShop } from '../../shop/useShop';
@@ -20,6 +29,9 @@ export function useWork(): WorkHand | undefined {
   const { value } = useSlow('work');
   const { shop } = useShop();
   const { done } = document;
+  const { readings } = document.fixture;
+  const { school } = document.brief;
+  const set = useMemo(() => standing(readings, school), [readings, school]);
   const own = workOf(document).hours;
   const { id } = build;
   const timed = useMemo(
@@ -36,10 +48,10 @@ export function useWork(): WorkHand | undefined {
     () =>
       value && {
         work: value,
-        progress: progressOf(value.steps, done),
+        progress: progressOf(value.steps, done, set),
         hours: (step) => own[step.id] ?? step.hours * paceOf(timed, step.sort).factor,
         pace: (sort) => paceOf(timed, sort).factor,
       },
-    [value, done, own, timed],
+    [value, done, own, timed, set],
   );
 }

@@ -24,6 +24,8 @@ export function finishSteps(making: Making): Step[] {
   const vented = build.frame.pieces.filter(({ member }) =>
     (member.holes ?? []).some(({ use }) => use === 'vent'),
   );
+  // Wheels and seat go on a frame that stands by itself: off the fixture, and welded.
+  const whole = [...needs('tacked', 'out'), ...needs('heat', ...welds)];
   const finish = (id: string, hours: number, name: string, about: string, more: Partial<Step> = {}): Step =>
     step({ id, phase: 'finish', sort: 'finish', hours, name, about, ...more });
   const assemble = (id: string, hours: number, name: string, about: string, more: Partial<Step> = {}): Step =>
@@ -103,7 +105,7 @@ export function finishSteps(making: Making): Step[] {
       bearings ? 'Press the bearings in' : 'Fit head bearings and axles',
       'Cold frame, clean seats, grease; square in, by the outer ring.',
       {
-        needs: [...needs('heat', ...welds), ...needs('piece', 'seats'), ...needs('usual', 'coat')],
+        needs: [...whole, ...needs('piece', 'seats'), ...needs('usual', 'coat')],
         cautions: ['heat'],
       },
     ),
@@ -122,6 +124,7 @@ export function finishSteps(making: Making): Step[] {
               'piece',
               ...new Set(own.filter(({ supplied }) => !supplied).map(({ member }) => `cut:${member.id}`)),
             ),
+            ...whole,
             ...needs('usual', 'coat', 'bearings'),
           ],
           cautions: ['notApproved'],
@@ -136,7 +139,7 @@ export function finishSteps(making: Making): Step[] {
       'Wheels in line by string; sprockets in one plane; chain slack by hand; brakes bite on both sides alike.',
       {
         check: 'Each wheel turns free with its gap to frame and guards.',
-        needs: needs('usual', 'coat', 'bearings'),
+        needs: [...whole, ...needs('piece', 'bearings'), ...needs('usual', 'coat')],
         cautions: ['notApproved'],
       },
     ),
@@ -148,7 +151,7 @@ export function finishSteps(making: Making): Step[] {
             'Set the steering',
             'Straight ahead, toe set, stops set before the rods come near their lock-over.',
             {
-              needs: needs('usual', 'running', ...apart.map(({ id }) => `apart:${id}`)),
+              needs: needs('piece', 'running', ...apart.map(({ id }) => `apart:${id}`)),
               sheet: { station: 'steering' },
               cautions: ['notApproved'],
             },
@@ -160,10 +163,10 @@ export function finishSteps(making: Making): Step[] {
       0.25,
       'Sit in it',
       'Seat, reach and pedals as the rider wants them; every bolt marked when it is tight.',
-      { needs: needs('usual', 'running'), sheet: { station: 'seat' } },
+      { needs: [...whole, ...needs('usual', 'running')], sheet: { station: 'seat' } },
     ),
     assemble('roll', 0.25, 'Rolling', 'First ride or push. Listen; then look over every seam and bolt.', {
-      needs: needs('usual', 'sit', 'running'),
+      needs: [...needs('piece', 'running', ...(linkage ? ['steer'] : [])), ...needs('usual', 'sit')],
       ...measuredAt('ridden'),
       cautions: ['ride', 'notApproved'],
     }),
