@@ -369,7 +369,8 @@ export { weighedTwice, withoutPieces } from './mass/twice.js';
 export { takeMember } from './frame/edit/takeMember.js';
 export { readSections, type BroughtSection } from './imports/sectionTable.js';
 export { noTube, ownSection } from './frame/ownSection.js';
-export { readDrawing, type DrawnFile, type Flat, type Stroke } from './imports/dxfEntities.js';
+export { readDrawing, type DrawnFile } from './imports/dxfEntities.js';
+export type { Flat, Stroke } from './imports/stroke.js';
 export {
   bringCentreLines,
   likelyPlace,

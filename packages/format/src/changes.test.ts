@@ -33,6 +33,8 @@ const isList = (part: Part | List): part is List => (LISTS as readonly string[])
 /** One edit of each part, told apart by a number. */
 const EDITS: Record<Part | List, (document: BuildDocument, n: number) => void> = {
   name: (document, n) => void (document.name = `Name ${n}`),
+  kind: (document, n) => void (document.kind = n % 2 ? 'scooter' : 'kart'),
+  startingSet: (document, n) => void (document.startingSet = `set-${n}`),
   notes: (document, n) => void (document.notes = `Notes ${n}`),
   brief: (document, n) => void (document.brief.purpose = `For ${n}`),
   units: (document, n) => void (document.units.denominator = n % 2 ? 16 : 64),

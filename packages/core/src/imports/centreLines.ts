@@ -6,7 +6,7 @@ import { failure, success, type Result } from '../result.js';
 import type { ViewName } from '../stance/dimension.js';
 import type { Vector } from '../vector/vector.js';
 import { chainsOf, type Chain } from './chains.js';
-import type { Flat, Stroke } from './dxfEntities.js';
+import type { Flat, Stroke } from './stroke.js';
 
 /** How the lines of one layer become tubes. */
 export interface LayerPlan {

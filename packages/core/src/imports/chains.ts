@@ -1,4 +1,4 @@
-import type { Flat, Stroke } from './dxfEntities.js';
+import type { Flat, Stroke } from './stroke.js';
 
 /** A tube's centre line in the drawing: its ends, and a corner with its radius for each bend; mm. */
 export interface Chain {

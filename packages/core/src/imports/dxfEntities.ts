@@ -3,23 +3,9 @@ import type { IArcEntity, IEntity, ILineEntity, ILwpolylineEntity, IPolylineEnti
 import { failure, success, type Result } from '../result.js';
 import { INCH } from '../units/length.js';
 import { withoutDoubles } from './overlaps.js';
+import type { Flat, Stroke } from './stroke.js';
 import { LARGEST_IMPORT, type NotUnderstood } from './brought.js';
 
-export type Flat = readonly [x: number, y: number];
-
-/** A straight, or an arc by its centre and the way it turns; mm. */
-export interface Stroke {
-  readonly layer: string;
-  readonly from: Flat;
-  readonly to: Flat;
-  /** How far it lies off the drawing's own plane, towards who looks at it; mm. */
-  readonly level: number;
-  readonly arc?: {
-    readonly centre: Flat;
-    readonly radius: number;
-    /** Anticlockwise, radians. */ readonly sweep: number;
-  };
-}
 export interface DrawnFile {
   readonly strokes: readonly Stroke[];
   readonly layers: readonly string[];

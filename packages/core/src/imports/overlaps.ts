@@ -1,4 +1,4 @@
-import type { Flat, Stroke } from './dxfEntities.js';
+import type { Flat, Stroke } from './stroke.js';
 
 /** Lines nearer to each other all along are drawn twice, mm. */
 const TWICE = 0.2;
