@@ -9,12 +9,8 @@ import { armTo } from './shapes.js';
 /** Parts that the pedalled frames share. Sizes [common practice, from memory]. */
 export const SHELL = { width: 68, wide: 73, section: 'round-40x3.5' } as const;
 const DROPOUT = { thickness: 6, hub: 135 };
-/** Hub of a tandem: wider, for a stronger wheel. Common practice, no source. */
-export const TANDEM_HUB = 142;
 /** Gap wanted between a tyre and the frame. Source: ISO 4210-2, from memory. */
 const TYRE_GAP = 6;
-/** A seatstay is left straight while it keeps so much of the tyre: a bend of few degrees on a thin tapered tube has no die; mm. Common practice, no source. */
-const STRAIGHT_GAP = 1.5;
 /** More than that, for what roundings take. */
 const SPARE = 1.5;
 /** Clear of the head tube's face, so that it can be welded and faced. */
@@ -112,8 +108,6 @@ export interface TopTube {
   readonly section: string;
   /** Joint on the seat tube, below its top, mm. */
   readonly below: number;
-  /** Width of the hub between the dropouts; usual where it is left out, mm. */
-  readonly hub?: number;
   readonly group?: string;
 }
 
@@ -157,8 +151,6 @@ export interface RearEnd {
   /** Node in the middle of the shell, and way down the seat tube from its top at which the seatstays meet it. */
   readonly bottomBracket?: string;
   readonly below: number;
-  /** Width of the hub between the dropouts; usual where it is left out, mm. */
-  readonly hub?: number;
   readonly group?: string;
   /** Off the middle at the seat tube. */
   readonly besideSeatTube?: number;
@@ -177,7 +169,7 @@ export function rearEnd(s: Sketch, stance: Stance, sizes: RearEnd): void {
   const wide = width > WIDE_TYRE;
   const chain = acrossOf(s.sectionOf('chainstays', sizes.chainstays));
   const seat = acrossOf(s.sectionOf('seatstays', sizes.seatstays));
-  const offMiddle = (sizes.hub ?? DROPOUT.hub) / 2 + DROPOUT.thickness / 2;
+  const offMiddle = DROPOUT.hub / 2 + DROPOUT.thickness / 2;
   s.onStance('dropout', 'Dropout', 'rearAxle', [0, offMiddle, 0]);
 
   const clear = width / 2 + TYRE_GAP + SPARE + chain / 2;
@@ -253,7 +245,7 @@ function passesStraight(
   { reach, half, offMiddle }: Readonly<Record<'reach' | 'half' | 'offMiddle', number>>,
 ): boolean {
   const share = reach / Math.hypot(start[0] - axle[0], start[2] - axle[2]);
-  return offMiddle + (start[1] - offMiddle) * share >= half + STRAIGHT_GAP;
+  return offMiddle + (start[1] - offMiddle) * share >= half + TYRE_GAP;
 }
 
 /** A node where a stay has to bend to pass the tyre, if it has to; tied to the axle. */

@@ -1,13 +1,4 @@
-import {
-  below,
-  downTube,
-  headTube,
-  onHeadTube,
-  rearEnd,
-  seatTube,
-  shell,
-  TANDEM_HUB,
-} from './bicycleParts.js';
+import { below, downTube, headTube, onHeadTube, rearEnd, seatTube, shell } from './bicycleParts.js';
 import { coped, type Layout } from './layout.js';
 import { sketch } from './sketch.js';
 
@@ -115,7 +106,6 @@ export const TANDEM_FRAME: Layout = {
       bottomBracket: `bottomBracket${last}`,
       seatTube: `seatTube${last}`,
       below: 40,
-      hub: TANDEM_HUB,
       group: 'rear',
     });
     return s.done();
