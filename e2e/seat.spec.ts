@@ -80,7 +80,7 @@ test('a thigh meets the seat’s front edge, is shown there, and is cured', asyn
   await ledger(page, 'Seat base length, mm').fill('420');
   await ledger(page, 'Seat base tilt, degrees').fill('20');
   await page.keyboard.press('Enter');
-  await expect(clash).toContainText('20 mm of gap wanted');
+  await expect(clash).toContainText('20 mm clearance');
   await clash.getByRole('button', { name: 'Show' }).click();
   const gaps = panel(page, 'Clearances');
   const row = gaps.getByRole('button', { name: /^Thigh to front edge of the seat/ });

@@ -103,7 +103,7 @@ export class ListMaker {
     if (!this.has(point)) return;
     this.add(`beside.${point}`, {
       name: `${this.points[point]!.name}: beside the middle`,
-      about: 'To the left of the middle plane; to the right it reads less than nothing.',
+      about: 'From the middle plane: positive to the left, negative to the right.',
       ...{ as: 'beside', points: [point], tolerance: TOLERANCES.beside, tool: 'string', view: 'plan' },
     });
   }

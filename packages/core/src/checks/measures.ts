@@ -140,7 +140,7 @@ function turnedOver(list: ListMaker): void {
     list.add(`turned.${end}`, {
       name: `Turned over on its own outline: ${end} to the left by`,
       about:
-        'Draw round the frame on a flat floor, or mark its corners in the fixture; turn it over left for right onto the marks. It lies off by twice what it is askew; to the right it reads less than nothing.',
+        'Draw round the frame on a flat floor, or mark its corners in the fixture. Turn it over, left for right, onto the marks. It lies off by twice its error: positive to the left, negative to the right.',
       ...{ as: 'gap', points: [], tolerance: TOLERANCES.turned, tool: 'edge', view: 'plan' },
     });
 }

@@ -110,7 +110,7 @@ export function sprockets(list: ListMaker): void {
       {
         name: `Sprockets in one plane: rear one, ${words}`,
         about:
-          'A straight-edge flat on the front sprocket’s face, along the chain: how far the rear one lies to the left of it; to the right it reads less than nothing. Of several, from middle to middle. Not for a shaft, nor for a motor in the hub.',
+          'A straight-edge flat on the front sprocket’s face, along the chain: how far the rear one lies beside it, positive to the left, negative to the right. With several sprockets, measure from middle to middle. Not for a shaft drive or a hub motor.',
         ...{ as: 'gap', points: [], tolerance: TOLERANCES.sprockets, tool: 'edge', view: 'plan' },
       },
       { whole: true },

@@ -29,12 +29,12 @@ const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
   'outside-band': ({ dimension, value, use, low, high, quantity }, { measure }) => ({
     title: `${dimension} outside the usual band`,
     text: `${measure(value, quantity)}; ${bandUseText(use)} mostly has ${measure(low, quantity)} to ${measure(high, quantity)}.`,
-    remedies: ['Keep it if it is meant'],
+    remedies: ['Ignore this if it is intended'],
   }),
   'wheels-overlap': ({ overlap }, { mm }) => ({
     title: 'The wheels overlap',
-    text: `A front and a rear tyre stand ${mm(overlap)} in each other.`,
-    remedies: ['Lengthen the wheelbase, or what it follows from', 'Choose smaller wheels'],
+    text: `A front tyre and a rear tyre overlap by ${mm(overlap)}.`,
+    remedies: ['Lengthen the wheelbase, or the dimension it depends on', 'Choose smaller wheels'],
   }),
   'trail-negative': ({ value }, { mm }) => ({
     title: 'Negative trail',
@@ -132,7 +132,7 @@ const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
   'saddle-rule': ({ value, rider, inseam, wanted }, { mm }) => ({
     title: 'Saddle off the usual height',
     text: `${mm(value)}; 0.883 of ${rider}’s inseam of ${mm(inseam)} is ${mm(wanted)}.`,
-    remedies: [`Set the saddle height to ${mm(wanted)}`, 'Keep it if it is meant'],
+    remedies: [`Set the saddle height to ${mm(wanted)}`, 'Ignore this if it is intended'],
   }),
   'arms-held-up': ({ rider, angle, wanted }, { degrees }) => ({
     title: `${rider} holds the arms up`,
@@ -141,7 +141,7 @@ const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
   }),
   'parts-meet': ({ a, b, overlap, wanted, ofLinkage }, { mm }) => ({
     title: `${asSentence(a)} meets ${b}`,
-    text: `They stand ${mm(overlap)} in each other on the way; ${mm(wanted)} of gap wanted.`,
+    text: `They overlap by ${mm(overlap)} as they move. They need ${mm(wanted)} clearance.`,
     remedies: ['Move one of them away', ...betterLinkage(ofLinkage), 'Give less lock or travel'],
   }),
   'gap-small': ({ a, b, gap, wanted, ofLinkage }, { mm }) => ({
@@ -191,7 +191,7 @@ const STANCE_WORDS: Words<keyof StanceFindings | keyof SeatFindings> = {
   'front-share': ({ share, low, high }) => ({
     title: 'Weight on the front wheels outside the usual band',
     text: `${(share * 100).toFixed(1)} %; usual is ${(low * 100).toFixed(0)} to ${(high * 100).toFixed(0)} %.`,
-    remedies: ['Move the seat', 'Keep it if it is meant'],
+    remedies: ['Move the seat', 'Ignore this if it is intended'],
   }),
 };
 

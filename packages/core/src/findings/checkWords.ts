@@ -7,19 +7,19 @@ const MEANT: Readonly<Record<CheckFindings['reading-doubted']['as'], string>> = 
   'other-side': 'reads like the other side',
   'from-plumb': 'reads like an angle from plumb instead of from level',
   far: 'is far from what it should be',
-  negative: 'is less than nothing',
+  negative: 'reads negative',
 };
 
 /** What is said of readings. */
 export const CHECK_WORDS: Words<keyof CheckFindings> = {
   'reading-out': ({ stage, measure, off, tolerance, quantity }, { measure: say }) => ({
     title: `${measure}: ${off > 0 ? 'more' : 'less'} than it should`,
-    text: `${stage}: off by ${say(Math.abs(off), quantity)}, of ${say(tolerance, quantity)} that it may be.`,
+    text: `${stage}: off by ${say(Math.abs(off), quantity)}; tolerance ${say(tolerance, quantity)}.`,
     remedies: ['See what to pull', 'Read it again'],
   }),
   'pair-out': ({ stage, name, off, tolerance, quantity }, { measure: say }) => ({
     title: `${name}: not alike`,
-    text: `${stage}: they part by ${say(Math.abs(off), quantity)}, of ${say(tolerance, quantity)} that they may.`,
+    text: `${stage}: they differ by ${say(Math.abs(off), quantity)}; tolerance ${say(tolerance, quantity)}.`,
     remedies: ['See what to pull', 'Read both again'],
   }),
   'reading-disagrees': ({ measure, by, quantity, or }, { measure: say }) => ({

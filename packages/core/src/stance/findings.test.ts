@@ -20,7 +20,7 @@ describe('what the stance tells of', () => {
     const rest = without(made().stance.held, 'reach');
     const close = holding(made(), { ...rest, wheelbase: 650 });
     expect(found(close, 'wheels-overlap')?.values.overlap).toBeCloseTo(28, 9);
-    expect(words(close, 'wheels-overlap')).toContain('28 mm in each other');
+    expect(words(close, 'wheels-overlap')).toContain('overlap by 28 mm');
     expect(found(holding(made(), { ...rest, wheelbase: 679 }), 'wheels-overlap')).toBeUndefined();
     // A tadpole's front wheels stand 390 mm to either side of its rear one, and may stand alongside it.
     const tadpole = made('tadpole-trike', 'tadpole', { held: { wheelbase: 500 } });
