@@ -33,6 +33,27 @@ export function sawOf([a, u, v]: Vector): SawAngles | undefined {
   };
 }
 
+/** A blade tilted by less stands upright, degrees. */
+const UPRIGHT = 0.05;
+
+/**
+ * How a saw is set for a cut in one plane: the table turned, then the blade tilted; degrees, without their sides. A round tube
+ * is rolled until the blade stands upright.
+ * @returns none of an end that no saw cuts
+ */
+export function sawSettingOf({
+  saw,
+  outline,
+}: {
+  readonly saw?: SawAngles;
+  readonly outline: Pick<Outline, 'round'>;
+}): { readonly miter: number; readonly bevel: number } | undefined {
+  if (!saw) return undefined;
+  if (outline.round) return { miter: saw.offSquare, bevel: 0 };
+  const bevel = Math.abs(saw.bevel);
+  return { miter: Math.abs(saw.miter), bevel: bevel < UPRIGHT ? 0 : bevel };
+}
+
 /** How far from flat a cast edge may be and still count as cut in one plane, mm. */
 const FLAT = 0.02;
 

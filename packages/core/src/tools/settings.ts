@@ -2,7 +2,7 @@ import type { BuildDocument, Shop, Tool } from '@larchwood/format';
 import type { DrilledPiece } from '../holes/holes.js';
 import type { PieceCut } from '../joints/cut.js';
 import type { EndCut } from '../joints/endCut.js';
-import type { SawAngles } from '../joints/planar.js';
+import { sawSettingOf } from '../joints/planar.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { acrossOf } from '../frame/sections.js';
 import { orderByMark } from '../stock/orders.js';
@@ -117,6 +117,7 @@ export function jobsOf(
 
 function endJob(cut: PieceCut, end: EndCut, piece: Piece): Job {
   const round = end.cut === 'coped' && end.cutterDiameter > 0;
+  const saw = round ? undefined : sawSettingOf(end);
   return {
     ...{ id: `${cut.piece}/${end.end}`, piece: cut.piece, mark: cut.mark },
     what:
@@ -130,16 +131,9 @@ function endJob(cut: PieceCut, end: EndCut, piece: Piece): Job {
     material: piece.member.material,
     paperOnly: end.cut === 'coped' && (!round || end.hosts.length > 1),
     offset: end.cut === 'coped' ? Math.abs(end.offset) : 0,
-    ...(end.saw && !round ? { saw: sawnAs(end, end.saw) } : {}),
+    ...(saw ? { saw } : {}),
   };
 }
-
-const sawnAs = ({ outline }: EndCut, { offSquare, miter, bevel }: SawAngles): NonNullable<Job['saw']> =>
-  outline.round
-    ? { miter: offSquare, bevel: 0 }
-    : { miter: Math.abs(miter), bevel: Math.abs(bevel) < UPRIGHT ? 0 : Math.abs(bevel) };
-/** A blade tilted by less stands upright, degrees. */
-const UPRIGHT = 0.05;
 
 /**
  * Largest gap along the tube when a cope of another cutter’s size is pushed home: the cut and the host part most where one

@@ -17,7 +17,7 @@ export interface Progress {
 }
 
 /** Settings that stand as ticked, or as they were found, in a school. */
-export const standing = (
+export const standingSettings = (
   readings: BuildDocument['fixture']['readings'],
   school: SchoolId,
 ): ReadonlySet<string> =>

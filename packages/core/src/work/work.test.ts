@@ -10,7 +10,7 @@ import { CAUTIONS } from './cautions.js';
 import { SHUT_FROM } from './blocks.js';
 import { USUAL_WORK } from './input.js';
 import { moved, ordered } from './order.js';
-import { progressOf, standing } from './progress.js';
+import { progressOf, standingSettings } from './progress.js';
 import { withStepMoves } from './remedies.js';
 import { step, needs } from './steps/make.js';
 import { wantedVents, withVents } from './vents.js';
@@ -224,7 +224,7 @@ describe('the builder’s own order', () => {
       { school: 'table' as const, setting: 'b', set: false, found: 3 },
       { school: 'plan' as const, setting: 'c', set: true },
     ];
-    expect([...standing(readings, 'table')]).toEqual(['a', 'b']);
+    expect([...standingSettings(readings, 'table')]).toEqual(['a', 'b']);
   });
   it('wheels, seat and ride wait for a frame that is welded and off its fixture', () => {
     const all = workMade(document);

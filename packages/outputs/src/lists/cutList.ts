@@ -7,6 +7,7 @@ import {
   massUnitOf,
   orderByMark,
   POUND,
+  sawSettingOf,
   sectionText,
   type LengthDisplay,
   type EndCut,
@@ -117,10 +118,10 @@ function tubeRow(cut: PieceCut, piece: Piece, display: LengthDisplay): Row {
 }
 
 /** Table and blade of a cut that leans both ways; empty of any other. */
-const sawWords = ({ saw, outline }: EndCut): string =>
-  saw && !outline.round && Math.abs(saw.bevel) >= 0.05
-    ? `${Math.abs(saw.miter).toFixed(2)}, ${Math.abs(saw.bevel).toFixed(2)}`
-    : '';
+function sawWords(end: EndCut): string {
+  const saw = sawSettingOf(end);
+  return saw && saw.bevel > 0 ? `${saw.miter.toFixed(2)}, ${saw.bevel.toFixed(2)}` : '';
+}
 
 const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
 const massIn = (kilograms: number, display: LengthDisplay): number =>

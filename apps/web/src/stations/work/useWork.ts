@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import {
   paceOf,
   progressOf,
-  standing,
+  standingSettings,
   timedOf,
   type Progress,
   type Sort,
@@ -31,7 +31,7 @@ export function useWork(): WorkHand | undefined {
   const { done } = document;
   const { readings } = document.fixture;
   const { school } = document.brief;
-  const set = useMemo(() => standing(readings, school), [readings, school]);
+  const set = useMemo(() => standingSettings(readings, school), [readings, school]);
   const own = workOf(document).hours;
   const { id } = build;
   const timed = useMemo(

@@ -1,5 +1,6 @@
 import { nameInText } from '../../words.js';
 import type { PieceCut } from '../../joints/cut.js';
+import { sawSettingOf } from '../../joints/planar.js';
 import type { EndCut } from '../../joints/endCut.js';
 import type { Piece } from '../../frame/frame.js';
 import type { Making } from '../input.js';
@@ -150,9 +151,6 @@ const hoursOf = ({ ends }: PieceCut): number =>
     0,
   );
 
-/** Blades tilted by less stand upright, degrees. */
-const COMPOUND = 0.05;
-
 function endLine(end: EndCut): Line[] {
   const at = end.end === 'start' ? 'Start' : 'End';
   if (end.cut === 'plain' || end.cut === 'capped' || end.cut === 'flattened')
@@ -165,10 +163,10 @@ function endLine(end: EndCut): Line[] {
     value,
     quantity: 'angle',
   });
-  const { saw, outline } = end;
   // What leans both ways on a tube with corners is sawn with the table turned and the blade tilted.
-  return saw && !outline.round && Math.abs(saw.bevel) > COMPOUND
-    ? [line(end.end, 'miter', Math.abs(saw.miter)), line(`${end.end}.bevel`, 'bevel', Math.abs(saw.bevel))]
+  const saw = sawSettingOf(end);
+  return saw && saw.bevel > 0
+    ? [line(end.end, 'miter', saw.miter), line(`${end.end}.bevel`, 'bevel', saw.bevel)]
     : [line(end.end, 'off square', end.offSquare)];
 }
 
