@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { glMatrix, mat4, vec3 } from 'gl-matrix';
 import { describe, expect, it } from 'vitest';
 import { NO_SHOP, type BuildDocument, type Die, type Shop } from '@larchwood/format';
+import { DIE } from '../../../../testing/die.js';
 import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import type { Piece } from '../frame/frame.js';
 import { pathOf, type Leg } from '../frame/path.js';
@@ -232,19 +233,6 @@ describe('a bend table', () => {
   });
 });
 
-const DIE: Die = {
-  ...{
-    name: 'One inch on three',
-    size: 25.4,
-    shape: 'round',
-    radius: 76.2,
-    clamp: 60,
-    follow: 90,
-    mark: 0,
-    zero: 0,
-  },
-  ...{ step: 0.5, spring: 2, most: 180, reach: 0, below: 0, floor: 0 },
-};
 describe('on the bender', () => {
   const shop = (change: Partial<Die> = {}): Shop => ({ ...NO_SHOP, dies: { d: { ...DIE, ...change } } });
   const corners: Vector[] = [

@@ -1,21 +1,9 @@
 import { medianAbsoluteDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import type { Die, Trial } from '@larchwood/format';
+import type { Trial } from '@larchwood/format';
+import { DIE } from '../../../../testing/die.js';
 import { LINE, scaleRead, setBeyondStraight, settingFor, springbackOf } from './springback.js';
 
-const DIE: Die = {
-  ...{
-    name: 'One inch on three',
-    size: 25.4,
-    shape: 'round',
-    radius: 76.2,
-    clamp: 60,
-    follow: 90,
-    mark: 0,
-    zero: 0,
-  },
-  ...{ step: 0.5, spring: 2, most: 180, reach: 0, below: 0, floor: 0 },
-};
 const trial = (got: number, set: number, leftOut = false): Trial => ({
   ...{ die: 'd', section: 'round', material: 'mild-steel', asked: got, set, got, on: '2026-11-28', leftOut },
 });

@@ -18,6 +18,7 @@ import {
   carried,
   castEdge,
   cross,
+  findMaterial,
   MESH_BEND_STEP,
   metalTaken,
   middlesOf,
@@ -274,39 +275,67 @@ function facetsOf({ positions, indices }: Mesh): Shape3D {
   return makeSolid([weldShellsAndFaces(faces)]);
 }
 
-/** A plate with its holes, true round; a folded one as it is folded, sharp at its fold lines. */
+/**
+ * A plate with its holes, true round; a folded one as it is folded, sharp at its fold lines.
+ * @throws RangeError where no sound solid can be made of it
+ */
 export function plateSolid(placed: PlacedPlate): Shape3D {
   const { plate, normal } = placed;
   if (plate.bendLines.some(({ angle }) => angle !== 0)) return facetsOf(plateMesh(placed)).simplify();
   const low = (point: readonly [number, number]): Vector =>
     along(onPlate(placed, point), normal, -plate.thickness / 2);
   const corners = realCorners(plate.outline).map(([x, y]) => triple(low([x, y])));
-  const outline = assembleWire(
-    corners.map((corner, index) => makeLine(corner, corners[(index + 1) % corners.length]!)),
+  const outline = makeFace(
+    assembleWire(corners.map((corner, index) => makeLine(corner, corners[(index + 1) % corners.length]!))),
   );
-  const holes = plate.holes.map((hole): Wire => {
-    const radius = hole.diameter / 2;
-    const [a, b] = middlesOf(hole);
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const long = Math.hypot(dx, dy);
-    if (long < 1e-6) return assembleWire([makeCircle(radius, triple(low(a)), triple(normal))]);
-    const [ux, uy] = [(dx / long) * radius, (dy / long) * radius];
-    const round = (middle: readonly [number, number], sign: 1 | -1) =>
-      [
-        [middle[0] + sign * uy, middle[1] - sign * ux],
-        [middle[0] + sign * ux, middle[1] + sign * uy],
-        [middle[0] - sign * uy, middle[1] + sign * ux],
-      ].map(([x, y]) => triple(low([x!, y!])));
-    const [far, near] = [round(b, 1), round(a, -1)];
-    return assembleWire([
-      makeThreePointArc(far[0]!, far[1]!, far[2]!),
-      makeLine(far[2]!, near[0]!),
-      makeThreePointArc(near[0]!, near[1]!, near[2]!),
-      makeLine(near[2]!, far[0]!),
-    ]);
-  });
-  return basicFaceExtrusion(
-    addHolesInFace(makeFace(outline), holes),
-    new Arrow(triple(scale(normal, plate.thickness))),
-  );
+  const rims = plate.holes.map((hole) => rimOfHole(hole, low, normal));
+  const up = new Arrow(triple(scale(normal, plate.thickness)));
+  const metal = placed.mass / ((findMaterial(plate.material)?.density ?? NaN) * 1e-9);
+  const blank = basicFaceExtrusion(outline.clone(), up);
+  // Holes that run into each other, or over the edge, take less than each by itself.
+  const meant: Meant = { volume: [metal * (1 - ALIKE_DRILLED), volumeOf(blank) * (1 + ALIKE_DRILLED)] };
+  const ways: readonly (() => Shape3D)[] = [
+    () => basicFaceExtrusion(addHolesInFace(outline, rims), up),
+    () =>
+      without(
+        blank,
+        plate.holes.map((hole) => basicFaceExtrusion(makeFace(rimOfHole(hole, low, normal)), up)),
+      ),
+  ];
+  for (const way of ways) {
+    try {
+      const shape = way();
+      if (isSound(shape, meant)) return shape;
+    } catch {
+      // The modeller gave up on it this way.
+    }
+  }
+  throw new RangeError(`No solid can be made of plate ${placed.mark}.`);
+}
+
+/** Rim of a round hole or a slot, on the lower face of its plate. */
+function rimOfHole(
+  hole: PlacedPlate['plate']['holes'][number],
+  low: (point: readonly [number, number]) => Vector,
+  normal: Vector,
+): Wire {
+  const radius = hole.diameter / 2;
+  const [a, b] = middlesOf(hole);
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const long = Math.hypot(dx, dy);
+  if (long < 1e-6) return assembleWire([makeCircle(radius, triple(low(a)), triple(normal))]);
+  const [ux, uy] = [(dx / long) * radius, (dy / long) * radius];
+  const round = (middle: readonly [number, number], sign: 1 | -1) =>
+    [
+      [middle[0] + sign * uy, middle[1] - sign * ux],
+      [middle[0] + sign * ux, middle[1] + sign * uy],
+      [middle[0] - sign * uy, middle[1] + sign * ux],
+    ].map(([x, y]) => triple(low([x!, y!])));
+  const [far, near] = [round(b, 1), round(a, -1)];
+  return assembleWire([
+    makeThreePointArc(far[0]!, far[1]!, far[2]!),
+    makeLine(far[2]!, near[0]!),
+    makeThreePointArc(near[0]!, near[1]!, near[2]!),
+    makeLine(near[2]!, far[0]!),
+  ]);
 }

@@ -158,6 +158,28 @@ describe('solids', () => {
     for (const placed of planOf('Orchard ladder').frame.plates)
       expect(volumeOf(plateSolid(placed)) * STEEL).toBeCloseTo(placed.mass, 4);
   });
+  it('holes of a plate that run into each other, or over its edge, leave one sound body', () => {
+    const [placed] = planOf('Orchard ladder').frame.plates;
+    const outline = [
+      [0, 0],
+      [100, 0],
+      [100, 60],
+      [0, 60],
+    ] as [number, number][];
+    const disc = Math.PI * 100;
+    const hole = (x: number, y: number) => ({ at: [x, y] as [number, number], diameter: 20 });
+    const volumeWith = (holes: ReturnType<typeof hole>[]) => {
+      const plate = { ...placed!.plate, outline, holes, bendLines: [], thickness: 4 };
+      // As the plan weighs it: each hole by itself.
+      const mass = (6000 - holes.length * disc) * 4 * STEEL;
+      return volumeOf(plateSolid({ ...placed!, plate, mass })) / 4;
+    };
+    // Two circles of 10 whose middles are 10 apart share a lens: 2 r2 acos(d / 2r) - d / 2 sqrt(4 r2 - d2).
+    const lens = 2 * 100 * Math.acos(0.5) - 5 * Math.sqrt(400 - 100);
+    expect(volumeWith([hole(30, 30), hole(70, 30)])).toBeCloseTo(6000 - 2 * disc, 1);
+    expect(volumeWith([hole(30, 30), hole(40, 30)])).toBeCloseTo(6000 - 2 * disc + lens, 1);
+    expect(volumeWith([hole(50, 0)])).toBeCloseTo(6000 - disc / 2, 1);
+  });
   it('a part that no solid can be made of is named, and the rest comes', async () => {
     const plan = planOf('Orchard ladder');
     const [first, ...rest] = plan.frame.plates;
