@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Trial } from '@larchwood/format';
 import { DIE } from '../../../../testing/die.js';
 import { LINE, scaleRead, setBeyondStraight, settingFor, springbackOf } from './springback.js';
+import { settingSum } from './words.js';
 
 const trial = (got: number, set: number, leftOut = false): Trial => ({
   ...{ die: 'd', section: 'round', material: 'mild-steel', asked: got, set, got, on: '2026-11-28', leftOut },
@@ -62,4 +63,26 @@ describe('springback', () => {
     expect(settingFor({ zero: 3, step: 1 }, { base: 1.7, factor: 1 }, 45)).toMatchObject({ reads: 50 });
     expect(settingFor({ zero: 0, step: 0.25 }, { base: 1.7, factor: 1 }, 45).reads).toBeCloseTo(46.75, 9);
   });
+});
+
+describe('what a setting is made of', () => {
+  it.each([
+    [45, 47.4, 0, 47, '45° of bend + 2.4° of springback: set the scale to 47°.'],
+    [
+      45,
+      47.4,
+      2,
+      49,
+      '45° of bend + 2.4° of springback + 2° on the scale of a straight tube: set the scale to 49°.',
+    ],
+    [
+      90,
+      89,
+      -1.5,
+      87.5,
+      '90° of bend − 1° of springback − 1.5° on the scale of a straight tube: set the scale to 87.5°.',
+    ],
+  ])('%f set beyond straight to %f, zero %f', (angle, set, zero, reads, text) =>
+    expect(settingSum(angle, set, zero, reads)).toBe(text),
+  );
 });

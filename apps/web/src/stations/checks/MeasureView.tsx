@@ -128,7 +128,10 @@ export function MeasureView({
                   hand={hand}
                   lit={measurand.id === picked?.id}
                   wrong={wrong.has(measurand.id)}
-                  unconfirmed={unconfirmed.get(measurand.id)}
+                  // While the first ones are read nothing bears them out yet: said of the one in hand.
+                  unconfirmed={
+                    read >= few || measurand.id === picked?.id ? unconfirmed.get(measurand.id) : undefined
+                  }
                   nameOf={(id) => byId.get(id)?.name}
                   rule={order === 'most' && index + 1 === few && few < sorted.length ? few : undefined}
                   pick={pick}
