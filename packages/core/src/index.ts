@@ -93,7 +93,7 @@ export { meshVolume, type Mesh } from './solid/builder.js';
 export { closedByJoints, MESH_BEND_STEP, pieceMesh } from './solid/pieceMesh.js';
 export { plateMesh } from './solid/plateMesh.js';
 export { pressedShare, pressedSize, pressingOf } from './solid/pressed.js';
-export { sawSettingOf } from './joints/planar.js';
+export { sawSettingOf, type SawSetting } from './joints/planar.js';
 export { wallThickness, zonesOf } from './joints/wall.js';
 export { frameWeight, groupWeights, type GroupWeight, type PieceWeight } from './mass/weight.js';
 export { findLayout, layoutsFor, LAYOUTS } from './frame/layouts/registry.js';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import type { Piece } from '../frame/frame.js';
-import type { Vector } from '../vector/vector.js';
+import { turn, type Vector } from '../vector/vector.js';
 import { handedness } from './handedness.js';
 
 /** A straight tube of the demo sets, cut square at both ends. */
@@ -26,6 +26,28 @@ describe('twins', () => {
   const { piece, cut } = square;
   it('of a straight tube cut square are the same piece turned over', () => {
     expect(handedness(piece, cut.ends)).toBe('turned over');
+  });
+  it('pressed flat at an end and coped at the other: only where the flat lies along the cope, or square to it', () => {
+    const coped = square.cut.ends[0];
+    // A cope that is halved by one plane alone: longer on the side of line 0, alike beside it.
+    const outer = coped.edge.outer.map(
+      (_, line) => 5 * Math.cos((line * Math.PI) / 180) + Math.cos((3 * line * Math.PI) / 180),
+    );
+    const ends = [{ ...coped, edge: { ...coped.edge, outer } }, square.cut.ends[1]] as typeof cut.ends;
+    const pressed = (degrees: number): Piece => ({
+      ...piece,
+      top: turn(coped.matchSide, piece.direction, degrees),
+      member: {
+        ...piece.member,
+        ends: { ...piece.member.ends, end: { cut: 'flattened', length: 30, setback: 0, allowance: 0 } },
+      },
+    });
+    for (const degrees of [0, 90, 180, 270, 0.3])
+      expect(handedness(pressed(degrees), ends), String(degrees)).toBe('turned over');
+    for (const degrees of [1, 20, 45, 89])
+      expect(handedness(pressed(degrees), ends), String(degrees)).toBe('mirror');
+    // Cut square it is halved along its flat, however that lies.
+    expect(handedness(pressed(20), cut.ends)).toBe('turned over');
   });
   it('bent in one plane are, too; bent in two they are mirror parts', () => {
     const across = squareTo();

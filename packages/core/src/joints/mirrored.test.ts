@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { FAMILIES, made, planMade } from '../../../../testing/made.js';
 import { add, scale } from '../vector/vector.js';
 import { cutPiece, surroundingsOf } from './endCut.js';
-import { sawOf } from './planar.js';
+import { sawOf, sawSettingOf } from './planar.js';
 
 describe.each(FAMILIES)('%s, %s', (kind, set) => {
   const document = made(kind, set);
@@ -43,6 +43,25 @@ describe('saw angles', () => {
         expect(Math.tan((saw.onNextFace * Math.PI) / 180)).toBeCloseTo(u, 9);
       }),
     );
+  });
+  it('a setting makes the plane of the cut, on whichever face the tube is laid', () => {
+    const part = fc.oneof(fc.constant(0), fc.double({ min: -0.8, max: 0.8, noNaN: true }));
+    fc.assert(
+      fc.property(part, part, fc.boolean(), (u, v, round) => {
+        const { miter, bevel, up } = sawSettingOf({ saw: sawOf([1, u, v])!, outline: { round } })!;
+        const [m, b] = [(miter * Math.PI) / 180, (bevel * Math.PI) / 180];
+        const [along, tilted, turned] = [Math.cos(b) * Math.cos(m), Math.sin(b), Math.cos(b) * Math.sin(m)];
+        const size = Math.hypot(1, u, v);
+        expect(along).toBeCloseTo(1 / size, 5);
+        if (round) return void expect(bevel).toBe(0);
+        // Up and across change places on the next face; which side leans is seen on the pattern.
+        const [own, other] = up === 'match' ? [u, v] : [v, u];
+        expect(Math.abs(tilted - Math.abs(own) / size)).toBeLessThan(1e-3);
+        expect(Math.abs(turned - Math.abs(other) / size)).toBeLessThan(1e-3);
+        if (u === 0 || v === 0) expect(bevel).toBe(0);
+      }),
+    );
+    expect(sawSettingOf({ outline: { round: false } })).toBeUndefined();
   });
   it('a rail tapered by an inch over a foot is cut at half of 4.76 degrees on each side of its corner', () => {
     // Source: practice; arithmetic: atan(1/12) = 4.76 degrees, halved by the mitre.

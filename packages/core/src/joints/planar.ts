@@ -33,12 +33,22 @@ export function sawOf([a, u, v]: Vector): SawAngles | undefined {
   };
 }
 
+/** How a saw is set for a cut in one plane: degrees, without their sides. */
+export interface SawSetting {
+  /** The table turned, off square. */
+  readonly miter: number;
+  /** The blade tilted from upright. */
+  readonly bevel: number;
+  /** Which face lies up: the match line's, or the next one round. */
+  readonly up: 'match' | 'next';
+}
+
 /** A blade tilted by less stands upright, degrees. */
 const UPRIGHT = 0.05;
 
 /**
- * How a saw is set for a cut in one plane: the table turned, then the blade tilted; degrees, without their sides. A round tube
- * is rolled until the blade stands upright.
+ * The simplest setting that makes a cut: what leans one way only is laid so that the blade stands upright, and a round tube is
+ * rolled there.
  * @returns none of an end that no saw cuts
  */
 export function sawSettingOf({
@@ -47,11 +57,11 @@ export function sawSettingOf({
 }: {
   readonly saw?: SawAngles;
   readonly outline: Pick<Outline, 'round'>;
-}): { readonly miter: number; readonly bevel: number } | undefined {
+}): SawSetting | undefined {
   if (!saw) return undefined;
-  if (outline.round) return { miter: saw.offSquare, bevel: 0 };
-  const bevel = Math.abs(saw.bevel);
-  return { miter: Math.abs(saw.miter), bevel: bevel < UPRIGHT ? 0 : bevel };
+  const [miter, bevel] = [Math.abs(saw.miter), Math.abs(saw.bevel)];
+  if (outline.round || bevel < UPRIGHT) return { miter: saw.offSquare, bevel: 0, up: 'match' };
+  return miter < UPRIGHT ? { miter: saw.offSquare, bevel: 0, up: 'next' } : { miter, bevel, up: 'match' };
 }
 
 /** How far from flat a cast edge may be and still count as cut in one plane, mm. */

@@ -2,7 +2,7 @@ import type { BuildDocument, Shop, Tool } from '@larchwood/format';
 import type { DrilledPiece } from '../holes/holes.js';
 import type { PieceCut } from '../joints/cut.js';
 import type { EndCut } from '../joints/endCut.js';
-import { sawSettingOf } from '../joints/planar.js';
+import { sawSettingOf, type SawSetting } from '../joints/planar.js';
 import type { Frame, Piece } from '../frame/frame.js';
 import { acrossOf } from '../frame/sections.js';
 import { orderByMark } from '../stock/orders.js';
@@ -16,8 +16,8 @@ export interface Job {
   readonly what: string;
   readonly kind: 'cope' | 'plane' | 'hole' | 'copy';
   readonly offSquare: number;
-  /** A cut in one plane, as a saw makes it: the table turned, then the blade tilted; a round tube is rolled until nothing is tilted. */
-  readonly saw?: { readonly miter: number; readonly bevel: number };
+  /** Of a cut in one plane: how a saw makes it. */
+  readonly saw?: SawSetting;
   /** Of the host, for a cope; of the hole. */
   readonly diameter: number;
   /** Of the tube that is cut. */
@@ -118,12 +118,13 @@ export function jobsOf(
 function endJob(cut: PieceCut, end: EndCut, piece: Piece): Job {
   const round = end.cut === 'coped' && end.cutterDiameter > 0;
   const saw = round ? undefined : sawSettingOf(end);
+  const laid = saw?.up === 'next' ? ', next face up' : '';
   return {
     ...{ id: `${cut.piece}/${end.end}`, piece: cut.piece, mark: cut.mark },
     what:
       end.cut === 'coped'
-        ? `${end.end}, to ${end.hosts.join(' + ')}`
-        : `${end.end}, ${end.offSquare < 0.05 ? 'square' : 'at an angle'}`,
+        ? `${end.end}, to ${end.hosts.join(' + ')}${laid}`
+        : `${end.end}, ${end.offSquare < 0.05 ? 'square' : `at an angle${laid}`}`,
     kind: round ? 'cope' : end.cut === 'coped' && !end.saw ? 'cope' : 'plane',
     offSquare: end.offSquare,
     diameter: end.cutterDiameter,

@@ -4,6 +4,7 @@ import { NO_SHOP, type Hole, type Shop, type Tool } from '@larchwood/format';
 import { DEMO } from '../../../../testing/demo.js';
 import { made, planMade } from '../../../../testing/made.js';
 import { usualHole } from '../holes/holes.js';
+import { sawOf } from '../joints/planar.js';
 import { toDegrees, toRadians } from '../units/angle.js';
 import {
   answerOf,
@@ -211,36 +212,55 @@ describe('two tubes in one set-up', () => {
   });
 });
 
-describe('a compound cut on the saw', () => {
+describe('a cut in one plane on the saw', () => {
   const sawn = DEMO.flatMap((document) => {
     const plan = planMade(document);
-    return jobsOf(plan.frame, plan.cuts, []).flatMap((job) => {
-      const end = plan.cuts
-        .find(({ piece }) => piece === job.piece)!
-        .ends.find((each) => job.id.endsWith(`/${each.end}`))!;
-      return job.kind === 'plane' ? [{ job, end, name: `${document.name} ${job.mark} ${job.what}` }] : [];
-    });
+    return jobsOf(plan.frame, plan.cuts, []).flatMap((job) =>
+      job.kind === 'plane' ? [{ job, name: `${document.name} ${job.mark} ${job.what}` }] : [],
+    );
   });
   it('table and blade together make the angle off square of the cut itself, on every demo', () => {
-    const compound = sawn.filter(({ job }) => job.saw!.bevel > 0);
-    expect(compound.length).toBeGreaterThan(2);
-    for (const { job, end, name } of sawn) {
+    for (const { job, name } of sawn) {
       const { miter, bevel } = job.saw!;
       const off = toDegrees(Math.acos(Math.cos(toRadians(miter)) * Math.cos(toRadians(bevel))));
       expect(Math.abs(off - job.offSquare), name).toBeLessThan(0.06);
-      // The longest and shortest wall line of a flat cut lie as far apart as it leans over its section.
-      if (end.cut === 'coped' && !end.outline.round)
-        expect(end.saw!.offSquare, name).toBeCloseTo(end.offSquare, 9);
     }
   });
-  it('its limit is judged by table and blade, just inside and just outside', () => {
-    const { job } = sawn.find(({ job: each }) => each.saw!.bevel > 1)!;
-    const most = Math.max(job.saw!.miter, job.saw!.bevel);
-    const at = (limit: number) => answerOf('s', tool({ sort: 'saw', largest: 500, most: limit }), job);
+  it('what leans one way only is laid on its other face, and the blade stands upright', () => {
+    const laid = sawn.filter(({ job }) => job.saw!.up === 'next');
+    expect(laid.length).toBeGreaterThan(2);
+    for (const { job } of laid) {
+      expect(job.saw).toMatchObject({ miter: job.offSquare, bevel: 0 });
+      expect(job.what).toContain('next face up');
+      expect(answerOf('s', tool({ sort: 'saw', largest: 500 }), job)).toMatchObject({
+        setting: { reads: job.offSquare },
+      });
+    }
+  });
+  // A square tube cut by a plane that leans both ways.
+  const kart = planMade(made('kart', 'ladder'));
+  const cut = kart.cuts.find(({ ends }) => !ends[0].outline.round)!;
+  const saw = sawOf([1, 0.3, 0.2])!;
+  const leaning = { ...cut, ends: [{ ...cut.ends[0], cut: 'plate', saw }, cut.ends[1]] } as typeof cut;
+  const [job] = jobsOf(kart.frame, [leaning], []);
+  it('one that leans both ways has a miter and a bevel, and its limit is judged by both, just inside and outside', () => {
+    expect(job!.saw).toMatchObject({ up: 'match' });
+    expect(job!.saw!.miter).toBeCloseTo(toDegrees(Math.atan(0.2)), 9);
+    const most = Math.max(job!.saw!.miter, job!.saw!.bevel);
+    const at = (limit: number) => answerOf('s', tool({ sort: 'saw', largest: 500, most: limit }), job!);
     expect(at(most + 0.01)).toMatchObject({
       can: true,
-      setting: { reads: job.saw!.miter, bevel: job.saw!.bevel },
+      setting: { reads: job!.saw!.miter, bevel: job!.saw!.bevel },
     });
     expect(at(most - 0.01).can).toBe(false);
+    const parallel = tool({ sort: 'saw', largest: 500, most: 60, scale: 'from-parallel' });
+    expect(answerOf('s', parallel, job!)).toMatchObject({
+      setting: { reads: 90 - job!.saw!.miter, bevel: job!.saw!.bevel },
+    });
+  });
+  it('two that differ in their bevel alone are set apart', () => {
+    const other = { ...job!, id: 'other', saw: { ...job!.saw!, bevel: job!.saw!.bevel + 1 } };
+    const tools = { s: tool({ sort: 'saw', largest: 500, most: 60 }) };
+    expect(bySetting(toolJobs([job!, other, { ...job!, id: 'same' }], { tools }))).toHaveLength(2);
   });
 });

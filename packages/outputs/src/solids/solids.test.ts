@@ -31,6 +31,23 @@ describe('the frame for other programs', () => {
       1,
     );
   });
+  it('has table and blade of a cut that leans both ways, in degrees whatever the build’s units', () => {
+    // A square tube of the kart cut by a plane that leans both ways: 0.3 over its height, 0.2 across it.
+    const cut = kart.cuts.find(({ ends }) => !ends[0].outline.round)!;
+    const [miter, bevel] = [Math.atan(0.2), Math.asin(0.3 / Math.hypot(1, 0.3, 0.2))].map(
+      (angle) => (angle * 180) / Math.PI,
+    ) as [number, number];
+    const saw = { ...cut.ends[0].saw!, offSquare: 19.8, miter, bevel };
+    const leaning = { ...cut, ends: [{ ...cut.ends[0], cut: 'plate', saw }, cut.ends[1]] } as typeof cut;
+    const plan = { ...kart, cuts: kart.cuts.map((each) => (each === cut ? leaning : each)) };
+    for (const units of [kart.units, { length: 'fraction', denominator: 16 } as const]) {
+      const { data } = Papa.parse<Record<string, string>>(cutListCsv(plan, { units }), { header: true });
+      const row = data.find(({ Piece }) => Piece === cut.mark)!;
+      const told = row['First end, saw: miter, bevel (deg)']!.split(', ').map(Number);
+      expect(told).toEqual([expect.closeTo(miter, 2), expect.closeTo(bevel, 2)]);
+      expect(row['Second end, saw: miter, bevel (deg)']).toBe('');
+    }
+  });
   it('says of each piece whether it is to be cut, is cut, or comes cut', () => {
     const [first, second, third] = kart.cuts.map(({ mark }) => mark) as [string, string, string];
     const terms = { service: 'Somebody', on: '2026-11-02', due: '2026-11-09', price: 1, tolerance: 0.3 };

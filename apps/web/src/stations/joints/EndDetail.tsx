@@ -1,4 +1,4 @@
-import { formatLength, type EndCut, type PieceCut } from '@larchwood/core';
+import { formatLength, sawSettingOf, type EndCut, type PieceCut } from '@larchwood/core';
 import { LIMITS } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
 import { changeEnd } from '../../frame/changes';
@@ -13,6 +13,7 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
   const { document, plan, edit, settle } = useEditor('document', 'plan', 'edit', 'settle');
   const member = document.frame.members.find((candidate) => candidate.id === memberOf(cut.piece));
   const setting = member?.ends[end.end];
+  const saw = sawSettingOf(end);
   const nameOf = (mark: string) =>
     `${mark} ${plan?.frame.pieces.find((piece) => piece.mark === mark)?.name ?? ''}`;
   const length = (mm: number) => <Length mm={mm} display={document.units} />;
@@ -32,9 +33,9 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
             <Row name="Saw: on the face beside it">
               <Angle degrees={Math.abs(end.saw.onNextFace)} />
             </Row>
-            <Row name="As miter, then bevel">
+            <Row name={saw?.up === 'next' ? 'As miter, then bevel, next face up' : 'As miter, then bevel'}>
               <span className="figure">
-                <Angle degrees={Math.abs(end.saw.miter)} />, <Angle degrees={Math.abs(end.saw.bevel)} />
+                <Angle degrees={saw?.miter ?? 0} />, <Angle degrees={saw?.bevel ?? 0} />
               </span>
             </Row>
           </>

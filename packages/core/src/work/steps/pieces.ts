@@ -167,7 +167,7 @@ function endLine(end: EndCut): Line[] {
   const saw = sawSettingOf(end);
   return saw && saw.bevel > 0
     ? [line(end.end, 'miter', saw.miter), line(`${end.end}.bevel`, 'bevel', saw.bevel)]
-    : [line(end.end, 'off square', end.offSquare)];
+    : [line(end.end, saw?.up === 'next' ? 'off square, next face up' : 'off square', end.offSquare)];
 }
 
 /** Marks go on before cutting: afterwards nobody knows which way it lay. */
