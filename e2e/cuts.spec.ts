@@ -49,6 +49,68 @@ test('a trial bend changes the next setting; left out it does not; what cannot b
   await expect.poll(mark).toBe(first);
 });
 
+test('a die whose scale reads 2 at a straight tube: what the scale read is logged, and the next setting is bend, springback and zero', async ({
+  page,
+}) => {
+  const die = {
+    ...{ name: '30 on 120, worn scale', size: 30, shape: 'round', radius: 120, clamp: 0, follow: 0 },
+    ...{ mark: 0, zero: 2, step: 0.5, spring: 2, most: 180, reach: 0, below: 0, floor: 0 },
+  };
+  expect((await page.request.put('/api/shop/dies/worn', { data: { item: die } })).ok()).toBe(true);
+  try {
+    await newBrief(page, 'Worn scale', { kind: 'Kart', set: 'Perimeter' });
+    await station(page, 'Cuts');
+    await choose(page, 'Die', '30 on 120, worn scale');
+    await expect(page.getByText('It reads 2° at a straight tube')).toBeVisible();
+    const log = async (read: string, got: string) => {
+      await page.getByLabel('Trial bend: scale read, degrees').fill(read);
+      await page.getByLabel('Trial bend: came out, degrees').fill(got);
+      await page.getByRole('button', { name: 'Log it' }).click();
+    };
+    await log('250', '90');
+    await expect(page.getByRole('alert')).toContainText('between 2° and 202°');
+    await expect(page.getByLabel('Trial bend: scale read, degrees')).toHaveValue('250');
+    // Read 65 on a scale that begins at 2: 63 of bend, of which 60 stayed.
+    await log('65', '60');
+    await expect(page.getByText('From one bend only: 3° of springback')).toBeVisible();
+    await expect(page.getByText('65° → 60°')).toBeVisible();
+    await expect(
+      page.getByText('+ 3° of springback + 2° on the scale of a straight tube').first(),
+    ).toBeVisible();
+  } finally {
+    const { trials } = (await (await page.request.get('/api/shop')).json()) as {
+      trials: Record<string, { die: string }>;
+    };
+    for (const [id, trial] of Object.entries(trials))
+      if (trial.die === 'worn') await page.request.delete(`/api/shop/trials/${id}`);
+    await page.request.delete('/api/shop/dies/worn');
+  }
+});
+
+test('a gusset’s leg that is too long is refused with what fits, in fractions, and that is taken', async ({
+  page,
+}) => {
+  await newBrief(page, 'Gusseted kart', { kind: 'Kart', set: 'Ladder', units: 'Inches, fractions' });
+  await station(page, 'Cuts');
+  await tab(page, 'Flat parts');
+  await choose(page, 'Gusset from', /^1L /);
+  await choose(page, 'Gusset to', /^3 /);
+  const leg = page.getByLabel('Gusset, along each');
+  await leg.fill('30');
+  await leg.press('Enter');
+  await page.getByRole('button', { name: 'Draw the gusset' }).click();
+  const no = page.getByRole('alert');
+  await expect(no).toContainText('The leg runs');
+  const [, most] = /It may be (.*) long at most/.exec(await no.innerText())!;
+  await expect(leg).toHaveValue('30');
+  await leg.fill('2');
+  await leg.press('Enter');
+  await page.getByRole('button', { name: 'Draw the gusset' }).click();
+  await expect(no).toHaveCount(0);
+  expect(most).toMatch(/in$/);
+  await expect(page.getByText('Gusset', { exact: true }).first()).toBeVisible();
+});
+
 test('a kart’s two rails get their holes and marks, in fractions, and an axle that does not go in is told', async ({
   page,
 }) => {
