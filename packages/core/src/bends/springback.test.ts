@@ -67,13 +67,13 @@ describe('springback', () => {
 
 describe('what a setting is made of', () => {
   it.each([
-    [45, 47.4, 0, 47, '45° of bend + 2.4° of springback: set the scale to 47°.'],
+    [45, 47.4, 0, 47, '45° of bend + 2.4° of springback: set the scale to 47°, its nearest mark.'],
     [
       45,
       47.4,
       2,
       49,
-      '45° of bend + 2.4° of springback + 2° on the scale of a straight tube: set the scale to 49°.',
+      '45° of bend + 2.4° of springback + 2° on the scale of a straight tube: set the scale to 49°, its nearest mark.',
     ],
     [
       90,

@@ -27,7 +27,8 @@ export function settingSum(angle: number, set: number, zero: number, reads: numb
   const springs = set - angle;
   const sign = (value: number) => (value < 0 ? ' − ' : ' + ') + formatAngle(Math.abs(value));
   const offset = zero === 0 ? '' : `${sign(zero)} on the scale of a straight tube`;
-  return `${formatAngle(angle)} of bend${sign(springs)} of springback${offset}: set the scale to ${formatAngle(reads)}.`;
+  const mark = formatAngle(set + zero) === formatAngle(reads) ? '' : ', its nearest mark';
+  return `${formatAngle(angle)} of bend${sign(springs)} of springback${offset}: set the scale to ${formatAngle(reads)}${mark}.`;
 }
 
 /** A piece that stands for a pair, as lists name it: `1L, R`. */
