@@ -245,7 +245,7 @@ function passesStraight(
   { reach, half, offMiddle }: Readonly<Record<'reach' | 'half' | 'offMiddle', number>>,
 ): boolean {
   const share = reach / Math.hypot(start[0] - axle[0], start[2] - axle[2]);
-  return offMiddle + (start[1] - offMiddle) * share >= half + TYRE_GAP;
+  return offMiddle + (start[1] - offMiddle) * share >= half + TYRE_GAP + SPARE;
 }
 
 /** A node where a stay has to bend to pass the tyre, if it has to; tied to the axle. */
