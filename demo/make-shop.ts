@@ -1,7 +1,7 @@
 /** Writes the demo workshop's own lists: dies, logged bends, tools, stock lengths, and what lies on its rack. All made up. */
 import { writeFileSync } from 'node:fs';
-import { ownSection } from '@larchwood/core';
-import { USUAL_SAWING, shopFaults, type Die, type Shop, type ShopList, type Tool } from '@larchwood/format';
+import { findSchool, ownSection, shopItemFaults, standardProfile } from '@larchwood/core';
+import { USUAL_SAWING, type Die, type Shop, type ShopList, type Tool } from '@larchwood/format';
 
 const die = (name: string, size: number, radius: number, change: Partial<Die> = {}): Die => ({
   ...{
@@ -178,13 +178,38 @@ const odd = [
 ];
 const sections: Shop['sections'] = Object.fromEntries(odd.map((section) => [section.id, section]));
 
+/** Who sits in what is built here, and the table as it stands in the yard. */
+const riders: Shop['riders'] = {
+  bram: { name: 'Bram Dekker', stature: 1780, mass: 74 },
+  imke: { name: 'Imke Vos', stature: 1660, mass: 58 },
+  noor: { name: 'Noor Teller', stature: 1830, mass: 90 },
+};
+const fixtures: Shop['fixtures'] = {
+  table: { ...standardProfile(findSchool('table')!), name: 'The yard’s flat table' },
+};
+
 const shop: Shop = {
-  ...{ sections, dies, trials, tools, stock, rack, welders, welds, hours, pulls, moved, entries },
+  ...{
+    sections,
+    dies,
+    trials,
+    tools,
+    stock,
+    rack,
+    welders,
+    welds,
+    hours,
+    pulls,
+    moved,
+    entries,
+    riders,
+    fixtures,
+  },
   sawing: { usual: USUAL_SAWING },
 };
 for (const [list, items] of Object.entries(shop))
   for (const [id, item] of Object.entries(items)) {
-    const faults = shopFaults(list as ShopList, id, item);
+    const faults = shopItemFaults(list as ShopList, id, item);
     if (faults.length > 0) throw new Error(`${list}/${id}: ${JSON.stringify(faults)}`);
   }
 writeFileSync(new URL('shop.json', import.meta.url), `${JSON.stringify(shop, null, 2)}\n`);

@@ -1,6 +1,7 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { measuringList, planBuild, readingOf, type MeasuringList, type Vector } from '@larchwood/core';
 import { choose, exported, expectAccessible, newBrief, saved, station, tab } from './helpers.js';
+import { itemsOf, removeItem } from './lists.js';
 
 /** A press of one pixel is a picture as well. */
 const PIXEL = Buffer.from(
@@ -108,11 +109,8 @@ test('a bent bicycle is measured, the wrong reading named, pulled straight, meas
   const { id } = (
     (await (await page.request.get('/api/builds')).json()) as { id: string; name: string }[]
   ).find(({ name }) => name === 'Bent bicycle')!;
-  const shop = (await (await page.request.get('/api/shop')).json()) as {
-    pulls: Record<string, { build: string }>;
-  };
-  for (const [key, { build }] of Object.entries(shop.pulls))
-    if (build === id) await page.request.delete(`/api/shop/pulls/${key}`);
+  for (const [key, { build }] of Object.entries(await itemsOf(page, 'pulls')))
+    if (build === id) await removeItem(page, 'pulls', key);
 });
 
 test('a kart: an own measure, an instrument held three times to one, and a movement taken into the fixture', async ({

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { choose, contentOf, expectAccessible, ledger, newBrief, saved, station, tab } from './helpers.js';
+import { itemsOf, keepItem, removeItem } from './lists.js';
 
 const table = (page: Page, name: string) => page.getByRole('table', { name });
 
@@ -56,7 +57,7 @@ test('a die whose scale reads 2 at a straight tube: what the scale read is logge
     ...{ name: '30 on 120, worn scale', size: 30, shape: 'round', radius: 120, clamp: 0, follow: 0 },
     ...{ mark: 0, zero: 2, step: 0.5, spring: 2, most: 180, reach: 0, below: 0, floor: 0 },
   };
-  expect((await page.request.put('/api/shop/dies/worn', { data: { item: die } })).ok()).toBe(true);
+  expect(await keepItem(page, 'dies', 'worn', die)).toBe(true);
   try {
     await newBrief(page, 'Worn scale', { kind: 'Kart', set: 'Perimeter' });
     await station(page, 'Cuts');
@@ -78,12 +79,9 @@ test('a die whose scale reads 2 at a straight tube: what the scale read is logge
       page.getByText('+ 3° of springback + 2° on the scale of a straight tube').first(),
     ).toBeVisible();
   } finally {
-    const { trials } = (await (await page.request.get('/api/shop')).json()) as {
-      trials: Record<string, { die: string }>;
-    };
-    for (const [id, trial] of Object.entries(trials))
-      if (trial.die === 'worn') await page.request.delete(`/api/shop/trials/${id}`);
-    await page.request.delete('/api/shop/dies/worn');
+    for (const [id, trial] of Object.entries(await itemsOf(page, 'trials')))
+      if (trial.die === 'worn') await removeItem(page, 'trials', id);
+    await removeItem(page, 'dies', 'worn');
   }
 });
 
@@ -178,13 +176,9 @@ test('a buggy’s tubes are bought, nested and cut, and the rack holds what is l
   // The section has nothing left to cut; what is left lies on the rack for the next build.
   await expect(hoop).toHaveCount(0);
   const rack = async () =>
-    Object.values(
-      (
-        (await (await page.request.get('/api/shop')).json()) as {
-          rack: Record<string, { note: string; section: string }>;
-        }
-      ).rack,
-    ).filter(({ note, section }) => note === 'Cut from bars' && section === 'round-44.5x2.4').length;
+    Object.values(await itemsOf(page, 'rack')).filter(
+      ({ note, section }) => note === 'Cut from bars' && section === 'round-44.5x2.4',
+    ).length;
   await expect.poll(rack).toBe(1);
   await done.getByRole('button', { name: 'Not cut after all' }).click();
   await expect(hoop).toBeVisible();
@@ -208,11 +202,7 @@ test('a buggy’s tubes are bought, nested and cut, and the rack holds what is l
   await price.pressSequentially('82.50');
   await expect(price).toHaveValue('82.50');
   await page.goto('/');
-  const prices = async () =>
-    Object.values(
-      ((await (await page.request.get('/api/shop')).json()) as { stock: Record<string, { price: number }> })
-        .stock,
-    ).map((each) => each.price);
+  const prices = async () => Object.values(await itemsOf(page, 'stock')).map((each) => each.price);
   await expect.poll(prices).toContain(82.5);
   await page.goBack();
   await hoop.getByRole('button', { name: /44.5/ }).click();
@@ -382,26 +372,4 @@ test('butted tubes give one piece each; what was cut is told when the frame chan
   await expect(told).toBeVisible();
   await page.getByRole('button', { name: 'Not cut after all' }).click();
   await expect(told).toHaveCount(0);
-});
-
-test('the workshop’s lists without a server: shown as typed, and sent when it answers', async ({ page }) => {
-  await newBrief(page, 'No answer', { kind: 'Bicycle', set: 'Road' });
-  await station(page, 'Cuts');
-  await tab(page, 'Stock');
-  const kerf = page.getByLabel('Saw’s cut, mm');
-  await expect(kerf).toHaveValue('2');
-  await page.route('**/api/shop/**', (route) => route.abort());
-  await kerf.fill('2.4');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('is sent as soon as it does')).toBeVisible();
-  await expect(kerf).toHaveValue('2.4');
-  await page.unroute('**/api/shop/**');
-  const stored = async () =>
-    ((await (await page.request.get('/api/shop')).json()) as { sawing: Record<string, { kerf: number }> })
-      .sawing.usual?.kerf;
-  await expect.poll(stored, { timeout: 15_000 }).toBe(2.4);
-  await expect(page.getByText('is sent as soon as it does')).toHaveCount(0);
-  await kerf.fill('2');
-  await page.keyboard.press('Enter');
-  await expect.poll(stored).toBe(2);
 });

@@ -1,8 +1,8 @@
 import { strFromU8, unzipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
-import type { Shop } from '@larchwood/format';
 import { arcEntity, dxfText, lineEntity, polylineEntity } from '../testing/dxfText.js';
 import { choose, contentOf, exported, expectAccessible, newBrief, saved, station, tab } from './helpers.js';
+import { itemsOf, removeItem } from './lists.js';
 
 const files = (page: Page) => page.getByRole('group', { name: 'What goes into the pack' });
 const make = (page: Page) => page.getByRole('button', { name: 'Make the pack' });
@@ -207,10 +207,7 @@ test('a table of tube sections goes into the workshop’s list, is chosen for a 
       mimeType: 'text/csv',
       buffer: Buffer.from('Name,Shape,OD (in),Wall\nodd lot,round,1 1/4,1.65 mm\nno tube,round,1,15 mm\n'),
     });
-  const shop = async () => {
-    const lists = (await (await page.request.get('/api/shop')).json()) as Shop;
-    return Object.keys(lists.sections);
-  };
+  const shop = async () => Object.keys(await itemsOf(page, 'sections'));
   const id = 'own-round-31.75x1.65';
   await bring();
   const says = page.getByRole('group', { name: 'What the table says' });
@@ -232,5 +229,5 @@ test('a table of tube sections goes into the workshop’s list, is chosen for a 
   expect(document.frame.sections.find(({ name }) => name === 'odd lot')).toMatchObject({
     ...{ shape: 'round', diameter: 31.75, wall: 1.65 },
   });
-  expect((await page.request.delete(`/api/shop/sections/${id}`)).status()).toBe(204);
+  expect(await removeItem(page, 'sections', id)).toBe(true);
 });

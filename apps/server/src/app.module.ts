@@ -12,8 +12,6 @@ import { SettingsModule } from './keeping/settings.module.js';
 import { ThinningService } from './keeping/thinning.service.js';
 import { WorkshopService } from './keeping/workshop.service.js';
 import { PicturesModule } from './pictures/pictures.module.js';
-import { ProfilesModule } from './profiles/profiles.module.js';
-import { RidersModule } from './riders/riders.module.js';
 import { ShopModule } from './shop/shop.module.js';
 
 /** What the application is told from outside. */
@@ -36,8 +34,6 @@ export class AppModule {
         SettingsModule,
         DoorModule.at(open),
         BuildsModule,
-        RidersModule,
-        ProfilesModule,
         ShopModule,
         PicturesModule,
         CuttingModule.with(cuttingDay),

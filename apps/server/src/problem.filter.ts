@@ -65,9 +65,13 @@ function problemOf(error: unknown): Problem {
   return { status: 500, message: 'Something went wrong in the server; what was saved before is safe.' };
 }
 
-function pick(detail: object): Pick<Problem, 'faults' | 'current'> {
-  const { faults, current } = detail as Partial<Problem>;
-  return { ...(faults ? { faults } : {}), ...(current ? { current } : {}) };
+function pick(detail: object): Pick<Problem, 'faults' | 'current' | 'currentItem'> {
+  const { faults, current, currentItem } = detail as Partial<Problem>;
+  return {
+    ...(faults ? { faults } : {}),
+    ...(current ? { current } : {}),
+    ...(currentItem === undefined ? {} : { currentItem }),
+  };
 }
 
 /** Of what a library says only what it read in the request: a missing file is told with its place on the disk. */

@@ -27,7 +27,7 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
     if (!read.ok) throw new Error(JSON.stringify(read.faults));
     for (const [list, items] of Object.entries(read.shop))
       for (const [id, item] of Object.entries(items))
-        await app.get(ShopService).save(list, id, item, 'builder');
+        await app.get(ShopService).save({ list, id }, item, { over: 0 }, 'builder');
   });
 }
 

@@ -1,15 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import Database from 'libsql';
-import { findSchool, KINDS, standardProfile, without } from '@larchwood/core';
-import { BuildSchema, NO_SHOP, type Shop } from '@larchwood/format';
-import type {
-  BuildSummary,
-  Problem,
-  RevisionSummary,
-  StoredBuild,
-  StoredProfile,
-  StoredRider,
-} from '@larchwood/contract';
+import { KINDS, without } from '@larchwood/core';
+import { BuildSchema } from '@larchwood/format';
+import type { BuildSummary, Problem, RevisionSummary, StoredBuild } from '@larchwood/contract';
 import { Serving } from './testing/serving.js';
 
 const serving = new Serving();
@@ -92,72 +85,6 @@ describe('builds over HTTP, on a real SQLite file', () => {
     // Its revisions read still, and one brought back mends it.
     const back = await call<StoredBuild>('POST', `builds/${build.id}/restore`, { revision: 1 });
     expect([back.status, back.body.document]).toEqual([201, build.document]);
-  });
-
-  it('keeps the workshop’s fixtures, one a school and name, and says at which path one is no profile', async () => {
-    const profile = standardProfile(findSchool('table')!);
-    const kept = await call<StoredProfile>('POST', 'profiles', { profile });
-    expect([kept.status, kept.body.profile]).toEqual([201, profile]);
-    const longer = { ...profile, sizes: { length: 3000 } };
-    await call('POST', 'profiles', { profile: longer });
-    await call('POST', 'profiles', { profile: standardProfile(findSchool('plan')!) });
-    const list = async () => (await call<StoredProfile[]>('GET', 'profiles')).body;
-    expect((await list()).map((each) => [each.profile.school, each.profile.sizes])).toEqual([
-      ['plan', {}],
-      ['table', { length: 3000 }],
-    ]);
-    const scale = { zero: 0, direction: 1, step: 0.5, low: 9, high: 2 };
-    const bad = await call<Problem>('POST', 'profiles', { profile: { ...profile, scales: { tape: scale } } });
-    expect([bad.status, bad.body.faults?.map(({ path }) => path)]).toEqual([422, ['/scales/tape/low']]);
-    expect((await call('POST', 'profiles', { profile: 7 })).status).toBe(400);
-    expect((await call('DELETE', `profiles/${kept.body.id}`)).status).toBe(204);
-    expect((await call('DELETE', `profiles/${kept.body.id}`)).status).toBe(404);
-  });
-  it('keeps the workshop’s lists, an item an id, in the order in which they came; a wrong item by its path', async () => {
-    const offcut = {
-      section: 'round-25.4x1.6',
-      material: 'mild-steel',
-      length: 812,
-      note: 'from the cruiser',
-    };
-    expect((await call<Shop>('GET', 'shop')).body).toEqual(NO_SHOP);
-    expect((await call('PUT', 'shop/rack/b', { item: offcut })).status).toBe(200);
-    await call('PUT', 'shop/rack/a', { item: { ...offcut, length: 300 } });
-    await call('PUT', 'shop/rack/b', { item: { ...offcut, length: 700 } });
-    const { body } = await call<Shop>('GET', 'shop');
-    expect(Object.entries(body.rack).map(([id, { length }]) => [id, length])).toEqual([
-      ['b', 700],
-      ['a', 300],
-    ]);
-    const bad = await call<Problem>('PUT', 'shop/rack/c', { item: { ...offcut, length: 0 } });
-    expect([bad.status, bad.body.faults?.map(({ path }) => path)]).toEqual([422, ['/length']]);
-    expect((await call('PUT', 'shop/rack/no%20id', { item: offcut })).status).toBe(422);
-    expect((await call('PUT', 'shop/moon/a', { item: offcut })).status).toBe(404);
-    expect((await call('PUT', 'shop/rack/a', { item: 7 })).status).toBe(400);
-    // Kept by several at once it is one item, none of them is refused.
-    const many = await Promise.all(
-      Array.from({ length: 8 }, (_, index) =>
-        call('PUT', 'shop/rack/new', { item: { ...offcut, length: 100 + index } }),
-      ),
-    );
-    expect(many.map(({ status }) => status)).toEqual(many.map(() => 200));
-    expect(Object.keys((await call<Shop>('GET', 'shop')).body.rack)).toEqual(['b', 'a', 'new']);
-    expect((await call('DELETE', 'shop/rack/a')).status).toBe(204);
-    expect((await call('DELETE', 'shop/rack/a')).status).toBe(404);
-  });
-  it('keeps the workshop’s riders, one a name, and says what cannot be a rider', async () => {
-    const rider = { name: ' Wilma ', stature: 1910, mass: 82, inseam: 905 };
-    const kept = await call<StoredRider>('POST', 'riders', rider);
-    expect([kept.status, kept.body.rider]).toEqual([201, { ...rider, name: 'Wilma' }]);
-    await call('POST', 'riders', { name: 'Wilma', stature: 1905, mass: 80 });
-    const list = async () => (await call<StoredRider[]>('GET', 'riders')).body;
-    expect((await list()).map((each) => each.rider)).toEqual([{ name: 'Wilma', stature: 1905, mass: 80 }]);
-    const bad = await call<Problem>('POST', 'riders', { name: 'Nobody', stature: 30, mass: 80 });
-    expect(bad.status).toBe(400);
-    expect(JSON.stringify(bad.body)).toContain('stature lies between 500 and 2500 mm');
-    expect((await call('DELETE', `riders/${kept.body.id}`)).status).toBe(204);
-    expect((await call('DELETE', `riders/${kept.body.id}`)).status).toBe(404);
-    expect(await list()).toEqual([]);
   });
 
   it('keeps every save as a revision and brings one back as a new one', async () => {

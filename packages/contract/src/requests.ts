@@ -1,23 +1,14 @@
-import {
-  KIND_IDS,
-  LIMITS,
-  LONGEST,
-  PRINTABLE,
-  SEGMENT_IDS,
-  type Limits,
-  type Segment,
-} from '@larchwood/format';
+import { KIND_IDS, LONGEST, PRINTABLE } from '@larchwood/format';
+import { Transform } from 'class-transformer';
 import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsNumber,
   IsObject,
   IsOptional,
   IsString,
   Length,
   Matches,
-  Max,
   Min,
 } from 'class-validator';
 
@@ -93,48 +84,23 @@ export class RestoreRevisionRequest {
   revision!: number;
 }
 
-const RIDER_NAME = `Give the rider a name of 1 to ${LONGEST.name} characters.`;
+/** Which change of an item of the workshop's lists this is, and over which one. */
+export class ShopItemChange {
+  /** Revision of the item that the sender last saw; 0 where it saw none. */
+  @Transform(({ value }) => Number(value))
+  @IsInt({ message: 'over is the revision of the item that you last saw, or 0.' })
+  @Min(0)
+  over!: number;
 
-const Measure = ([low, high]: Limits, unit = 'mm'): PropertyDecorator => {
-  const message = `$property lies between ${low} and ${high} ${unit}.`;
-  const parts = [IsNumber({}, { message }), Min(low, { message }), Max(high, { message })];
-  return (target, key) => parts.forEach((part) => part(target, key));
-};
-
-/** Lengths of a rider's segments, mm; the checks of each are put on below. */
-const SegmentLengths = class {} as new () => Partial<Record<Segment, number>>;
-
-/** A rider of the workshop's list. Lengths in mm, mass in kg; what is not measured is left out. */
-export class SaveRiderRequest extends SegmentLengths {
-  @IsString()
-  @Length(1, LONGEST.name, { message: RIDER_NAME })
-  @Matches(BLANK, { message: RIDER_NAME })
-  @Matches(MARK, CONTROL)
-  name!: string;
-
-  @Measure(LIMITS.rider.stature)
-  stature!: number;
-
-  @Measure(LIMITS.rider.mass, 'kg')
-  mass!: number;
-
+  /** Of this one change: sent again, because its answer was lost, it is answered the same. */
   @IsOptional()
-  @Measure(LIMITS.rider.inseam)
-  inseam?: number;
-}
-for (const segment of SEGMENT_IDS) {
-  for (const check of [IsOptional(), Measure(LIMITS.rider.segment)])
-    check(SaveRiderRequest.prototype, segment);
+  @IsString()
+  @Length(1, 60, { message: 'saveId has 1 to 60 characters.' })
+  saveId?: string;
 }
 
-/** A fixture of the workshop's, whole; the core checks it. */
-export class SaveProfileRequest {
-  @IsObject({ message: 'profile must be a fixture profile.' })
-  profile!: object;
-}
-
-/** An item of one of the workshop's lists, whole; the format checks it. */
-export class SaveShopItemRequest {
+/** An item of one of the workshop's lists, whole; the core checks it. */
+export class SaveShopItemRequest extends ShopItemChange {
   @IsObject({ message: 'item must be an item of the list.' })
   item!: object;
 }

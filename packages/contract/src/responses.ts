@@ -1,5 +1,5 @@
 import type { Role } from './requests.js';
-import type { BuildDocument, Fault, Profile, Rider } from '@larchwood/format';
+import type { BuildDocument, Fault, ShopItems, ShopList } from '@larchwood/format';
 
 export interface BuildSummary {
   readonly id: string;
@@ -29,28 +29,38 @@ export interface RevisionSummary {
   readonly by?: string;
 }
 /** Told to open windows, by server-sent event: what the newest revision of a build is, or that it was deleted. */
-export type ChangeNotice =
+export type BuildNotice =
   | { readonly id: string; readonly revision: number; readonly saveId?: string; readonly by?: string }
   | { readonly id: string; readonly deleted: true };
+/** Told to open windows: an item of the workshop's lists was kept or taken off, or several were. */
+export interface ShopNotice {
+  readonly shop: ShopList | 'several';
+  readonly saveId?: string;
+}
+export type ChangeNotice = BuildNotice | ShopNotice;
 export interface StoredRevision extends RevisionSummary {
   readonly document: BuildDocument;
 }
-/** A rider of the workshop's list, for any build. */
-export interface StoredRider {
-  readonly id: number;
-  readonly rider: Rider;
+/** An item of one of the workshop's lists. */
+export interface StoredItem<T = ShopItems[ShopList]> {
+  /** Counts up with every change of it; also the token for optimistic locking. */
+  readonly revision: number;
+  /** The save that made it, where it named itself. */
+  readonly saveId?: string;
+  readonly item: T;
 }
-/** A fixture of the workshop's list, for any build. */
-export interface StoredProfile {
-  readonly id: number;
-  readonly profile: Profile;
-}
-/** Every refusal: what is wrong in words, faults by path, and on a conflict (409) the build as it stands on the server. */
+/** The workshop's lists, item by item. */
+export type StoredShop = { readonly [L in ShopList]: Readonly<Record<string, StoredItem<ShopItems[L]>>> };
+/**
+ * Every refusal: what is wrong in words, faults by path, and on a conflict (409) the build or the item of a list as it stands
+ * on the server; `null` is an item that was taken off.
+ */
 export interface Problem {
   readonly status: number;
   readonly message: string;
   readonly faults?: readonly Fault[];
   readonly current?: StoredBuild;
+  readonly currentItem?: StoredItem | null;
 }
 /** Whether who asks is let in, and as what. */
 export interface DoorState {

@@ -165,7 +165,13 @@ export {
   scaleDisplay,
   toleranceText,
 } from './fixture/readingText.js';
-export { PROFILE_SUFFIX, profileText, readProfile, readProfileText } from './fixture/profile.js';
+export {
+  PROFILE_SUFFIX,
+  profileText,
+  readProfile,
+  readProfileText,
+  shopItemFaults,
+} from './fixture/profile.js';
 export { solidOutline, type Solid } from './fixture/solids.js';
 export { cornersOf } from './proximity/distance.js';
 export { isFinding, type Finding, type Severity, type Station } from './findings/finding.js';

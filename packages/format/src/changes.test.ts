@@ -5,6 +5,7 @@ import {
   changesBetween,
   clashes,
   LISTS,
+  mineOver,
   ticksOnly,
   withChanges,
   type BuildDocument,
@@ -152,6 +153,19 @@ describe('changes of two at once', () => {
     expect(clashes(mine, ticked({ ...step('cut:a', false), wrong: 'Too short' } as never))).toEqual(['done']);
     // The last one taken away leaves no empty list.
     expect('done' in withChanges(both, changesBetween(both, from))).toBe(false);
+  });
+  it('mine over theirs: mine where both changed the same, theirs where only they did', () => {
+    const ticks = (...done: ReturnType<typeof step>[]) => ({ ...copy(), done });
+    const mine = { ...ticks(step('a', true), step('b', true)), notes: 'mine' };
+    const theirs = { ...ticks(step('a', false), step('c', true)), notes: 'theirs', name: 'Theirs' };
+    const both = mineOver(base, mine, theirs);
+    expect([both.notes, both.name]).toEqual(['mine', 'Theirs']);
+    const done = (id: string) => both.done?.find((each) => each.step === id)?.done;
+    expect([done('a'), done('b'), done('c')]).toEqual([true, true, true]);
+  });
+  it('however long each says that it took, the same tick is the same', () => {
+    const ticked = (hours: number) => ({ ...copy(), done: [{ ...step('cut:a', true), hours }] });
+    expect(clashes(changesBetween(base, ticked(1)), changesBetween(base, ticked(2.5)))).toEqual([]);
   });
   it('readings of two stages go together, one read at another minute is the same, and one read otherwise clashes', () => {
     const from = { ...copy(), measured: [found('tacked', 130)] };

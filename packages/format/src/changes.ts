@@ -118,10 +118,27 @@ export function clashes(mine: Changes, theirs: Changes): (Part | List)[] {
   ];
 }
 
-/** Two who tick the same step say the same, whoever was first and whenever. */
+/**
+ * Mine, with all that they changed since `base` and I did not: where both changed the same, differently, mine stays.
+ * @param base what both began from
+ */
+export function mineOver(base: BuildDocument, mine: BuildDocument, theirs: BuildDocument): BuildDocument {
+  const here = changesBetween(base, mine);
+  const there = changesBetween(base, theirs);
+  const free = <K, V>(changed: ReadonlyMap<K, V>, taken: ReadonlyMap<K, V>): ReadonlyMap<K, V> =>
+    new Map([...changed].filter(([key]) => !taken.has(key)));
+  return withChanges(mine, {
+    parts: free(there.parts, here.parts),
+    readings: free(there.readings, here.readings),
+    done: free(there.done, here.done),
+    measured: free(there.measured, here.measured),
+  });
+}
+
+/** Two who tick the same step say the same, whoever was first, whenever, and however long it took. */
 type Entry = Reading | Done | Measured | undefined;
 function sameTick(mine: Entry, theirs: Entry): boolean {
-  const bare = (tick: Entry) => tick && { ...tick, on: undefined };
+  const bare = (tick: Entry) => tick && { ...tick, on: undefined, hours: undefined };
   return equal(bare(mine), bare(theirs));
 }
 

@@ -27,6 +27,7 @@ export { PRINTABLE } from './parts.js';
 export { LARGEST_DOCUMENT, readFormat, readFormatText, type ReadResult } from './read.js';
 export { renewed } from './renewed.js';
 export * from './seatSchema.js';
+export { mergedItem, sameItem, type MergedItem } from './shopMerge.js';
 export * from './shopSchema.js';
 export { SEGMENT_IDS, SEGMENTS, type Segment } from './segments.js';
 export {

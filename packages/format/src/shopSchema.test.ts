@@ -1,6 +1,15 @@
+import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { NO_SHOP, readShopText, shopFaults, SHOP_LISTS, USUAL_SAWING, type ShopList } from './index.js';
+import {
+  mergedItem,
+  NO_SHOP,
+  readShopText,
+  shopFaults,
+  SHOP_LISTS,
+  USUAL_SAWING,
+  type ShopList,
+} from './index.js';
 
 type Limited = Record<string, { minimum?: number; maximum?: number; const?: unknown }>;
 /** Of a list that holds several sorts of things, those of the item's own sort. */
@@ -43,5 +52,46 @@ describe('a workshop’s lists', () => {
       }
     }
     expect(looked).toBeGreaterThan(20);
+  });
+});
+
+describe('two changes of one item', () => {
+  const was = { ...USUAL_SAWING };
+  it('of different fields are put together; of the same one, differently, they clash', () => {
+    expect(mergedItem(was, { ...was, kerf: 1 }, { ...was, trim: 9 })).toEqual({
+      ok: true,
+      item: { ...was, kerf: 1, trim: 9 },
+    });
+    expect(mergedItem(was, { ...was, kerf: 1, keep: 7 }, { ...was, kerf: 3, trim: 9 })).toEqual({
+      ...{ ok: false, clashes: ['kerf'] },
+      mine: { kerf: 1, trim: 9, keep: 7 },
+    });
+    expect(mergedItem(was, { ...was, kerf: 1 }, { ...was, kerf: 1 })).toMatchObject({ ok: true });
+  });
+  it('one takes it off: agreed where the other left it alone, else asked', () => {
+    expect(mergedItem(was, undefined, was)).toEqual({ ok: true, item: undefined });
+    expect(mergedItem(was, was, undefined)).toEqual({ ok: true, item: undefined });
+    expect(mergedItem(was, { ...was, kerf: 1 }, undefined)).toMatchObject({
+      ...{ ok: false, mine: { ...was, kerf: 1 } },
+    });
+    expect(mergedItem(was, undefined, { ...was, kerf: 1 })).toMatchObject({ ok: false, mine: undefined });
+  });
+  it('changing nothing takes the other’s; the order of the two says who is who, and nothing else', () => {
+    const sawing = fc.record(
+      {
+        kerf: fc.constantFrom(1, 2),
+        trim: fc.constantFrom(5, 6),
+        keep: fc.constantFrom(100, 150),
+      },
+      { noNullPrototype: true },
+    );
+    fc.assert(
+      fc.property(sawing, sawing, sawing, (base, one, other) => {
+        expect(mergedItem(base, base, other)).toEqual({ ok: true, item: other });
+        const [mine, theirs] = [mergedItem(base, one, other), mergedItem(base, other, one)];
+        expect(mine.ok).toBe(theirs.ok);
+        if (mine.ok && theirs.ok) expect(mine.item).toEqual(theirs.item);
+      }),
+    );
   });
 });

@@ -1,7 +1,9 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { schemaFaults, type Fault } from './faults.js';
 import { SectionSchema } from './sectionSchema.js';
+import { RiderSchema } from './buildSchema.js';
 import { CHECK_STAGE_IDS } from './checksSchema.js';
+import { ProfileSchema } from './fixtureSchema.js';
 import { closed, id, literals, name, number, vector } from './parts.js';
 
 /**
@@ -211,6 +213,8 @@ export const SHOP_LISTS = {
   moved: MovedSchema,
   entries: EntrySchema,
   sections: SectionSchema,
+  riders: RiderSchema,
+  fixtures: ProfileSchema,
 } as const satisfies Record<string, TSchema>;
 export type ShopList = keyof typeof SHOP_LISTS;
 export type ShopItems = { [L in ShopList]: Static<(typeof SHOP_LISTS)[L]> };
@@ -235,6 +239,8 @@ export const NO_SHOP: Shop = {
   moved: {},
   entries: {},
   sections: {},
+  riders: {},
+  fixtures: {},
 };
 /** Sawing is one item. */
 export const USUAL_SAWING: Sawing = { kerf: 2, trim: 5, keep: 150 };

@@ -29,7 +29,7 @@ import { map, type Observable } from 'rxjs';
 import { ForBench, RoleOf } from '../door/roles.js';
 import { AsItIs, Id, WholeNumber } from '../params.js';
 import { BuildsService } from './builds.service.js';
-import { Changes } from './changes.js';
+import { Changes } from '../changes/changes.js';
 
 const FROM = new WholeNumber();
 const ID = new Id();

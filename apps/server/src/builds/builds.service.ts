@@ -15,7 +15,7 @@ import {
   type StoredRevision,
 } from '@larchwood/contract';
 import { BuildEntity, RevisionEntity } from '../database/entities.js';
-import { Changes } from './changes.js';
+import { Changes } from '../changes/changes.js';
 import { Documents, unprocessable } from './documents.js';
 
 /** How a revision came about. */

@@ -17,7 +17,7 @@ import type { Request, Response } from 'express';
 import { strFromU8 } from 'fflate';
 import { Id } from '../params.js';
 import { rawBody } from '../rawBody.js';
-import { unzipped } from '../unzipped.js';
+import { unzipped } from './unzipped.js';
 import { CuttingService } from './cuttingService.js';
 
 const ID = new Id();

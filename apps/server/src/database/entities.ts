@@ -1,6 +1,5 @@
 import { Entity, Index, JsonType, ManyToOne, PrimaryKey, Property, Unique } from '@mikro-orm/core';
 import type { Role } from '@larchwood/contract';
-import type { Profile, Rider } from '@larchwood/format';
 
 /** A build: its newest document, and the number of that revision for optimistic locking. */
 @Entity({ tableName: 'build' })
@@ -112,20 +111,6 @@ export class SessionEntity {
   until!: Date;
 }
 
-/** A rider of the workshop's list, one a name. */
-@Entity({ tableName: 'rider' })
-export class RiderEntity {
-  @PrimaryKey({ type: 'integer', autoincrement: true })
-  id!: number;
-
-  @Unique()
-  @Property({ type: 'string' })
-  name!: string;
-
-  @Property({ type: JsonType })
-  measures!: Omit<Rider, 'name'>;
-}
-
 /** An item of one of the workshop's lists. */
 @Entity({ tableName: 'shop_item' })
 @Unique({ properties: ['list', 'item'] })
@@ -146,23 +131,14 @@ export class ShopItemEntity {
   /** Whose it is: what was written at the bench may be written anew there; all else is the builder's. */
   @Property({ type: 'string', nullable: true })
   by?: Role | null;
-}
 
-/** A fixture of the workshop's, one a school and name. */
-@Entity({ tableName: 'profile' })
-@Unique({ properties: ['school', 'name'] })
-export class ProfileEntity {
-  @PrimaryKey({ type: 'integer', autoincrement: true })
-  id!: number;
+  /** Counts up with every change, for optimistic locking. */
+  @Property({ type: 'integer' })
+  revision!: number;
 
-  @Property({ type: 'string' })
-  school!: string;
-
-  @Property({ type: 'string' })
-  name!: string;
-
-  @Property({ type: JsonType })
-  profile!: Profile;
+  /** Which change made it: the same one sent again is answered, not made again. */
+  @Property({ type: 'string', nullable: true })
+  saveId?: string | null;
 }
 
 /** A picture of the log. */

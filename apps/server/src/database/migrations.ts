@@ -19,12 +19,21 @@ export class CreateBuilds extends Migration {
   }
 }
 
+const RIDER_TABLE = [
+  `create table rider (
+      id integer not null primary key autoincrement, name text not null, measures json not null);`,
+  `create unique index rider_name_unique on rider (name);`,
+];
+const PROFILE_TABLE = [
+  `create table profile (
+      id integer not null primary key autoincrement, school text not null, name text not null, profile json not null);`,
+  `create unique index profile_school_name_unique on profile (school, name);`,
+];
+
 /** The workshop's riders. */
 export class CreateRiders extends Migration {
   override up(): void {
-    this.addSql(`create table rider (
-      id integer not null primary key autoincrement, name text not null, measures json not null);`);
-    this.addSql(`create unique index rider_name_unique on rider (name);`);
+    RIDER_TABLE.forEach((sql) => this.addSql(sql));
   }
 
   override down(): void {
@@ -35,9 +44,7 @@ export class CreateRiders extends Migration {
 /** The workshop's fixtures. */
 export class CreateProfiles extends Migration {
   override up(): void {
-    this.addSql(`create table profile (
-      id integer not null primary key autoincrement, school text not null, name text not null, profile json not null);`);
-    this.addSql(`create unique index profile_school_name_unique on profile (school, name);`);
+    PROFILE_TABLE.forEach((sql) => this.addSql(sql));
   }
 
   override down(): void {
@@ -129,6 +136,31 @@ export class AddShopBy extends Migration {
   }
 }
 
+/** Revisions of the workshop's items; riders and fixtures become lists as all others. */
+export class AddShopRevisions extends Migration {
+  override up(): void {
+    this.addSql(`alter table shop_item add column revision integer not null default 1;`);
+    this.addSql(`alter table shop_item add column save_id text null;`);
+    this.addSql(`insert into shop_item (list, item, value)
+      select 'riders', 'rider-' || id, json_set(measures, '$.name', name) from rider;`);
+    this.addSql(`insert into shop_item (list, item, value)
+      select 'fixtures', 'fixture-' || id, profile from profile;`);
+    for (const table of ['rider', 'profile']) this.addSql(`drop table ${table};`);
+  }
+
+  override down(): void {
+    [...RIDER_TABLE, ...PROFILE_TABLE].forEach((sql) => this.addSql(sql));
+    this.addSql(`insert into rider (name, measures)
+      select json_extract(value, '$.name'), json_remove(value, '$.name') from shop_item where list = 'riders'
+      group by json_extract(value, '$.name');`);
+    this.addSql(`insert into profile (school, name, profile)
+      select json_extract(value, '$.school'), json_extract(value, '$.name'), value from shop_item where list = 'fixtures'
+      group by 1, 2;`);
+    this.addSql(`delete from shop_item where list in ('riders', 'fixtures');`);
+    for (const column of ['revision', 'save_id']) this.addSql(`alter table shop_item drop column ${column};`);
+  }
+}
+
 export const MIGRATIONS = [
   { name: '2026-11-24-create-builds', class: CreateBuilds },
   { name: '2026-11-25-create-riders', class: CreateRiders },
@@ -139,4 +171,5 @@ export const MIGRATIONS = [
   { name: '2026-11-29-add-pictures', class: AddPictures },
   { name: '2026-11-29-add-cutting-orders', class: AddCuttingOrders },
   { name: '2026-12-02-add-shop-by', class: AddShopBy },
+  { name: '2026-12-02-add-shop-revisions', class: AddShopRevisions },
 ];

@@ -1,6 +1,6 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
-import { BuildsModule } from '../builds/builds.module.js';
+import { ChangesModule } from '../changes/changes.module.js';
 import { SettingsModule } from '../keeping/settings.module.js';
 import { DoorController } from './door.controller.js';
 import { DoorGuard } from './door.guard.js';
@@ -12,7 +12,7 @@ export class DoorModule {
   static at(open: boolean): DynamicModule {
     return {
       module: DoorModule,
-      imports: [BuildsModule, SettingsModule],
+      imports: [ChangesModule, SettingsModule],
       controllers: [DoorController],
       providers: [
         DoorService,

@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/core';
 import { ForbiddenException, Inject, Injectable, UnauthorizedException } from '@nestjs/common';
 import { ROLES, type Role } from '@larchwood/contract';
-import { Changes } from '../builds/changes.js';
+import { Changes } from '../changes/changes.js';
 import { SessionEntity } from '../database/entities.js';
 import { SettingsService } from '../keeping/settings.service.js';
 import { hashed, matches, type Hashed } from './passcode.js';

@@ -152,8 +152,8 @@ describe('a server opened to the shop', () => {
       ['POST', 'workshop/backups'],
       ['PUT', 'door/passcode'],
       ['DELETE', 'door/all'],
-      ['GET', 'riders'],
-      ['DELETE', 'profiles/1'],
+      ['GET', 'shop'],
+      ['DELETE', 'shop/dies/a?over=1'],
       ['GET', 'builds/x/events'],
     ] as const)
       expect((await call(method, path)).status, `${method} ${path}`).toBe(401);
@@ -201,20 +201,19 @@ describe('a server opened to the shop', () => {
       expect((await call(method, path, {}, bench)).status, `${method} ${path}`).toBe(403);
     // What is done at the bench is logged there; what the workshop owns is not changed.
     const entry = { build: build.id, on: '2026-11-29', sort: 'note', text: 'Gap of a millimetre at 3.' };
-    expect((await call('PUT', 'shop/entries/mine', { item: entry }, bench)).status).toBe(200);
+    const write = async (id: string, text: string, over: number, who: Record<string, string>) =>
+      (await call('PUT', `shop/entries/${id}`, { item: { ...entry, text }, over }, who)).status;
+    const takeOff = async (id: string, over: number) =>
+      (await call('DELETE', `shop/entries/${id}?over=${over}`, undefined, bench)).status;
     // Its own entries may be written anew and taken out there; a builder's may not.
-    expect((await call('PUT', 'shop/entries/mine', { item: { ...entry, text: 'Two.' } }, bench)).status).toBe(
-      200,
-    );
-    expect((await call('PUT', 'shop/entries/theirs', { item: entry }, builder)).status).toBe(200);
-    expect((await call('PUT', 'shop/entries/theirs', { item: { ...entry, text: 'x' } }, bench)).status).toBe(
-      403,
-    );
-    expect((await call('DELETE', 'shop/entries/theirs', undefined, bench)).status).toBe(403);
-    expect(
-      (await call('PUT', 'shop/entries/mine', { item: { ...entry, text: 'Three.' } }, builder)).status,
-    ).toBe(200);
-    expect((await call('DELETE', 'shop/entries/mine', undefined, bench)).status).toBe(204);
+    expect([await write('mine', 'One.', 0, bench), await write('mine', 'Two.', 1, bench)]).toEqual([
+      200, 200,
+    ]);
+    expect([await write('theirs', 'One.', 0, builder), await write('theirs', 'x', 1, bench)]).toEqual([
+      200, 403,
+    ]);
+    expect([await takeOff('theirs', 1), await write('mine', 'Three.', 2, builder)]).toEqual([403, 200]);
+    expect(await takeOff('mine', 3)).toBe(204);
     // Nothing of the build but its three lists: neither its kind nor the set that it began with.
     const now = (await call<StoredBuild>('GET', `builds/${build.id}`, undefined, bench)).body;
     const other = (await call<BuildSummary[]>('GET', 'builds', undefined, bench)).body;
@@ -231,8 +230,8 @@ describe('a server opened to the shop', () => {
         JSON.stringify(Object.keys(change)),
       ).toBe(403);
     const sawing = { kerf: 2, trim: 5, keep: 150 };
-    expect((await call('PUT', 'shop/sawing/usual', { item: sawing }, bench)).status).toBe(403);
-    expect((await call('PUT', 'shop/sawing/usual', { item: sawing }, builder)).status).toBe(200);
+    expect((await call('PUT', 'shop/sawing/usual', { item: sawing, over: 0 }, bench)).status).toBe(403);
+    expect((await call('PUT', 'shop/sawing/usual', { item: sawing, over: 0 }, builder)).status).toBe(200);
   });
 
   it('its cookie is for this server’s pages alone, and the file holds neither passcode nor token', async () => {

@@ -6,8 +6,6 @@ import { BuildsController } from '../builds/builds.controller.js';
 import { CuttingController } from '../cutting/cutting.controller.js';
 import { KeepingController } from '../keeping/keeping.controller.js';
 import { PicturesController } from '../pictures/pictures.controller.js';
-import { ProfilesController } from '../profiles/profiles.controller.js';
-import { RidersController } from '../riders/riders.controller.js';
 import { ShopController } from '../shop/shop.controller.js';
 import { DoorController } from './door.controller.js';
 import { FOR_ALL, FOR_BENCH } from './roles.js';
@@ -18,8 +16,6 @@ const CONTROLLERS = [
   DoorController,
   KeepingController,
   PicturesController,
-  ProfilesController,
-  RidersController,
   ShopController,
 ];
 

@@ -1,3 +1,4 @@
+import { pipeline } from 'node:stream/promises';
 import { Body, Controller, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
 import { KeepingRequest, type BackupSummary, type Keeping, type TakenIn } from '@larchwood/contract';
 import type { Request, Response } from 'express';
@@ -5,8 +6,7 @@ import type { Backup } from '../database/backups.js';
 import { DatabaseFile } from '../database/databaseFile.js';
 import { DoorService } from '../door/door.service.js';
 import { ThinningService } from './thinning.service.js';
-import { rawBody } from '../rawBody.js';
-import { LARGEST_ZIP, WorkshopService } from './workshop.service.js';
+import { WorkshopService } from './workshop.service.js';
 
 /** Tells the addresses at which other machines find this server; known once it listens. */
 export const ADDRESSES = Symbol('addresses');
@@ -47,15 +47,14 @@ export class KeepingController {
   @Get('zip')
   async zip(@Res() response: Response): Promise<void> {
     response.attachment('larchwood-workshop.zip');
-    response.type('application/zip').send(Buffer.from(await this.workshop.zip()));
+    response.type('application/zip');
+    await pipeline(await this.workshop.zip(), response);
   }
 
   @Post('zip')
-  async takeIn(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<TakenIn> {
-    return this.workshop.takeIn(await bodyOf(request, response));
+  takeIn(@Req() request: Request): Promise<TakenIn> {
+    return this.workshop.takeIn(request);
   }
 }
-
-const bodyOf = rawBody(LARGEST_ZIP);
 
 const summary = ({ name, madeAt, reason, size }: Backup): BackupSummary => ({ name, madeAt, reason, size });

@@ -7,6 +7,7 @@ import {
   writeSync,
   closeSync,
 } from 'node:fs';
+import { randomBytes } from 'node:crypto';
 import { join } from 'node:path';
 import Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -20,6 +21,7 @@ import type {
   Keeping,
   Problem,
   RevisionSummary,
+  StoredShop,
   TakenIn,
 } from '@larchwood/contract';
 import { backUp, backUpDaily, backupFolder, backupsOf, DAY, KEPT, restore } from '../database/backups.js';
@@ -216,21 +218,32 @@ describe('a file that cannot be used', () => {
 
 describe('the whole workshop as one zip', () => {
   const rider = { name: 'Wilma', stature: 1700, mass: 70 };
+  const REST = { section: 'round-25.4x1.6', material: 'mild-steel', length: 812, note: '' };
   it('goes out and comes in again elsewhere, and is not doubled where it is', async () => {
     await serving.make('One');
-    await serving.make('Two');
-    await call('POST', 'riders', rider);
-    await call('POST', 'profiles', { profile: standardProfile(findSchool('table')!) });
-    await call('PUT', 'shop/sawing/usual', { item: USUAL_SAWING });
+    const two = await serving.make('Two');
+    const keep = (place: string, item: unknown) => call('PUT', `shop/${place}`, { item, over: 0 });
+    await keep('riders/wilma', rider);
+    await keep('fixtures/table', standardProfile(findSchool('table')!));
+    await keep('sawing/usual', USUAL_SAWING);
+    const on = { build: two.id, on: '2026-12-01' };
+    await keep('entries/words', { ...on, sort: 'note', text: 'Of the second.' });
+    await keep('rack/rest', { ...REST, cameFrom: { build: two.id, bar: 'b1' } });
+    const jpeg = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), randomBytes(300_000)]);
+    const picture = await call<{ id: string }>('POST', 'pictures', jpeg, { 'Content-Type': 'image/jpeg' });
     const { body: zip, headers } = await call<Buffer>('GET', 'workshop/zip');
     expect(headers['content-disposition']).toContain('.zip');
     expect(Object.keys(unzipSync(zip))).toEqual([
       expect.stringMatching(/^builds\/one-[0-9a-f]{8}\.larchwood\.json$/),
       expect.stringMatching(/^builds\/two-/),
+      'builds.json',
       'riders.json',
       'fixtures.json',
       'shop.json',
+      `pictures/${picture.body.id}.jpg`,
     ]);
+    // A picture is packed already, and not packed again.
+    expect(zip.includes(jpeg)).toBe(true);
     expect((await call<Buffer>('GET', 'workshop/zip')).body.equals(zip)).toBe(true);
     const here = await call<TakenIn>('POST', 'workshop/zip', zip, { 'Content-Type': 'application/zip' });
     expect(here.body).toEqual({
@@ -248,9 +261,21 @@ describe('the whole workshop as one zip', () => {
     });
     expect([there.status, there.body]).toEqual([
       201,
-      { builds: 2, riders: 1, profiles: 1, items: 1, left: [] },
+      { builds: 2, riders: 1, profiles: 1, items: 3, left: [] },
     ]);
-    expect((await elsewhere.call<Buffer>('GET', 'workshop/zip')).body.length).toBe(zip.length);
+    // What the lists say of a build they say of the one that it has become.
+    const builds = (await elsewhere.call<BuildSummary[]>('GET', 'builds')).body;
+    const become = builds.find(({ name }) => name === 'Two')!.id;
+    const { entries, rack } = (await elsewhere.call<StoredShop>('GET', 'shop')).body;
+    expect([entries.words!.item.build, rack.rest!.item.cameFrom]).toEqual([
+      become,
+      { build: become, bar: 'b1' },
+    ]);
+    expect(become).not.toBe(two.id);
+    const shown = await elsewhere.call<Buffer>('GET', `pictures/${picture.body.id}`);
+    expect(shown.body.equals(jpeg)).toBe(true);
+    const again = (await elsewhere.call<Buffer>('GET', 'workshop/zip')).body;
+    expect(Object.keys(unzipSync(again))).toHaveLength(7);
     await elsewhere.end();
   });
 
@@ -270,12 +295,25 @@ describe('the whole workshop as one zip', () => {
     const paths = answer.body.faults!.map(({ path }) => path);
     for (const path of [
       'builds/b.larchwood.json/notes',
-      'riders.json/1',
+      'riders.json/1/stature',
       'riders.json/2',
       'fixtures.json/0/school',
       'shop.json/sawing/usual/kerf',
     ])
       expect(paths).toContain(path);
+    // A file that does not read is not passed over as if it were not there.
+    for (const name of ['riders.json', 'fixtures.json', 'shop.json'])
+      for (const broken of ['[{"name":', '"7"'])
+        expect(
+          (
+            await call<Problem>(
+              'POST',
+              'workshop/zip',
+              Buffer.from(zipSync({ [name]: strToU8(broken) })),
+              type,
+            )
+          ).body.faults?.[0]?.path,
+        ).toMatch(new RegExp(`^${name}/?$`));
     expect(await list()).toEqual(['Good']);
     for (const bad of [
       Buffer.from('no zip'),

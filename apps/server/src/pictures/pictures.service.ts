@@ -53,8 +53,12 @@ export class PicturesService {
     if (gone === 0) throw new NotFoundException('There is no such picture.');
   }
 
-  async ids(): Promise<readonly string[]> {
-    const all = await this.entities.find(PictureEntity, {}, { fields: ['id'], orderBy: { keptAt: 'asc' } });
-    return all.map(({ id }) => id);
+  /** What is kept, oldest first, without the pictures themselves. */
+  all(): Promise<readonly Pick<Picture, 'id' | 'type'>[]> {
+    return this.entities.find(
+      PictureEntity,
+      {},
+      { fields: ['id', 'type'], orderBy: { keptAt: 'asc', id: 'asc' } },
+    );
   }
 }

@@ -39,7 +39,7 @@ describe('pictures of the log', () => {
   it('that no entry shows any more go after a day', async () => {
     const [shown, unused] = [(await keep(jpeg(50))).body.id, (await keep(jpeg(50))).body.id];
     const item = { build: 'b', on: '2026-11-29', sort: 'picture', text: '', picture: shown };
-    expect((await call('PUT', 'shop/entries/e1', { item })).status).toBe(200);
+    expect((await call('PUT', 'shop/entries/e1', { item, over: 0 })).status).toBe(200);
     const thinning = serving.app.get(ThinningService);
     const status = async (id: string) => (await call('GET', `pictures/${id}`)).status;
     await thinning.sweepPictures(new Date(Date.now() + 23 * 3600 * 1000));

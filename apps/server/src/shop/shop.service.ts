@@ -1,80 +1,150 @@
 import { EntityManager } from '@mikro-orm/core';
 import {
+  ConflictException,
   ForbiddenException,
   Injectable,
   NotFoundException,
   UnprocessableEntityException,
 } from '@nestjs/common';
-import type { Role } from '@larchwood/contract';
-import { BENCH_LISTS, isShopList, SHOP_LISTS, shopFaults, type Shop, type ShopList } from '@larchwood/format';
+import { shopItemFaults } from '@larchwood/core';
+import type { Role, ShopItemChange, StoredItem, StoredShop } from '@larchwood/contract';
+import {
+  BENCH_LISTS,
+  isShopList,
+  sameItem,
+  SHOP_LISTS,
+  type Shop,
+  type ShopItems,
+  type ShopList,
+} from '@larchwood/format';
+import { Changes } from '../changes/changes.js';
 import { ShopItemEntity } from '../database/entities.js';
 import { NOT_AT_BENCH } from '../door/roles.js';
 
 /** Most items of one list. */
 const MOST = 5000;
 
-/** Stores the workshop's lists, an item a row. */
+/** An item's place in the workshop's lists. */
+export interface ItemPlace {
+  readonly list: string;
+  readonly id: string;
+}
+
+/** Stores the workshop's lists, an item a row, each with a revision of its own. */
 @Injectable()
 export class ShopService {
-  constructor(private readonly entities: EntityManager) {}
+  constructor(
+    private readonly entities: EntityManager,
+    private readonly changes: Changes,
+  ) {}
 
-  async all(): Promise<Shop> {
+  async stored(): Promise<StoredShop> {
     const shop = Object.fromEntries(
-      Object.keys(SHOP_LISTS).map((list) => [list, {} as Record<string, unknown>]),
+      Object.keys(SHOP_LISTS).map((list) => [list, {} as Record<string, StoredItem>]),
     );
     // In the order in which they were put in.
-    for (const { list, item, value } of await this.entities.find(
-      ShopItemEntity,
-      {},
-      { orderBy: { id: 'asc' } },
-    ))
-      if (shop[list]) shop[list][item] = value;
-    return shop as unknown as Shop;
+    for (const row of await this.entities.find(ShopItemEntity, {}, { orderBy: { id: 'asc' } })) {
+      const items = shop[row.list];
+      if (items) items[row.item] = storedItem(row);
+    }
+    return shop as unknown as StoredShop;
+  }
+
+  /** The lists as the core takes them. */
+  async all(): Promise<Shop> {
+    const lists = Object.entries(await this.stored()).map(([list, items]) => [
+      list,
+      Object.fromEntries(
+        Object.entries(items as Record<string, StoredItem>).map(([id, { item }]) => [id, item]),
+      ),
+    ]);
+    return Object.fromEntries(lists) as unknown as Shop;
   }
 
   /**
+   * Keeps an item over the revision last seen. The same change sent again, because its answer was lost, is answered the same.
    * @throws NotFoundException when there is no such list
    * @throws ForbiddenException when it is none of who asks
+   * @throws ConflictException with the item as it stands, when somebody changed it in between
    * @throws UnprocessableEntityException with every fault's path when it is no such item, or the list is full
    */
-  async save(list: string, item: string, value: unknown, role: Role): Promise<unknown> {
-    const before = await this.owned(listOf(list), item, role);
-    const faults = shopFaults(listOf(list), item, value);
-    if (faults.length > 0)
-      throw new UnprocessableEntityException({ message: 'This cannot be kept.', faults });
-    if (!before && (await this.entities.count(ShopItemEntity, { list })) >= MOST)
-      throw new UnprocessableEntityException(`A list of the workshop holds at most ${MOST} items.`);
-    // One statement, so that two who keep the same new item at once are not in each other's way.
-    await this.entities.upsert(
-      ShopItemEntity,
-      { list, item, value, by: before ? (before.by ?? null) : role },
-      { onConflictFields: ['list', 'item'], onConflictMergeFields: ['value'] },
-    );
-    return value;
+  async save(place: ItemPlace, value: unknown, change: ShopItemChange, role: Role): Promise<StoredItem> {
+    const list = listOf(place.list);
+    const kept = await this.entities.transactional(async (entities) => {
+      const row = await owned(entities, list, place.id, role);
+      if (row && isSent(row, change)) return storedItem(row);
+      const faults = shopItemFaults(list, place.id, value);
+      if (faults.length > 0)
+        throw new UnprocessableEntityException({ message: 'This cannot be kept.', faults });
+      if (row && row.revision !== change.over) {
+        // Two who kept the same are not in each other's way.
+        if (sameItem(row.value, value)) return storedItem(row);
+        throw changedInBetween(row);
+      }
+      if (!row && change.over > 0) throw changedInBetween(null);
+      if (!row && (await entities.count(ShopItemEntity, { list })) >= MOST)
+        throw new UnprocessableEntityException(`A list of the workshop holds at most ${MOST} items.`);
+      const next =
+        row ??
+        entities.create(ShopItemEntity, { list, item: place.id, value, by: role, revision: 0, saveId: null });
+      entities.assign(next, { value, revision: next.revision + 1, saveId: change.saveId ?? null });
+      entities.persist(next);
+      return storedItem(next);
+    });
+    this.tell(list, change);
+    return kept;
   }
 
   /**
    * @throws NotFoundException when there is no such item
    * @throws ForbiddenException when it is none of who asks
+   * @throws ConflictException with the item as it stands, when somebody changed it in between
    */
-  async remove(list: string, item: string, role: Role): Promise<void> {
-    await this.owned(listOf(list), item, role);
-    const gone = await this.entities.nativeDelete(ShopItemEntity, { list: listOf(list), item });
-    if (gone === 0) throw new NotFoundException('The workshop’s list has no such item.');
+  async remove(place: ItemPlace, change: ShopItemChange, role: Role): Promise<void> {
+    const list = listOf(place.list);
+    await this.entities.transactional(async (entities) => {
+      const row = await owned(entities, list, place.id, role);
+      if (!row) throw new NotFoundException('The workshop’s list has no such item.');
+      if (row.revision !== change.over) throw changedInBetween(row);
+      entities.remove(row);
+    });
+    this.tell(list, change);
   }
 
-  /** An item that is there, if who asks may change it: at the bench only what was written there, in the lists of the bench. */
-  private async owned(list: ShopList, item: string, role: Role): Promise<ShopItemEntity | null> {
-    const before = await this.entities.findOne(ShopItemEntity, { list, item });
-    if (role !== 'bench') return before;
-    if (!BENCH_LISTS.includes(list)) throw new ForbiddenException(NOT_AT_BENCH);
-    if (before && before.by !== 'bench')
-      throw new ForbiddenException(
-        'A builder wrote this entry: at the bench you can change what was written there.',
-      );
-    return before;
+  private tell(shop: ShopList, { saveId }: ShopItemChange): void {
+    this.changes.tell({ shop, ...(saveId === undefined ? {} : { saveId }) });
   }
 }
+
+/** An item that is there, if who asks may change it: at the bench only what was written there, in the lists of the bench. */
+async function owned(
+  entities: EntityManager,
+  list: ShopList,
+  item: string,
+  role: Role,
+): Promise<ShopItemEntity | null> {
+  const row = await entities.findOne(ShopItemEntity, { list, item });
+  if (role !== 'bench') return row;
+  if (!BENCH_LISTS.includes(list)) throw new ForbiddenException(NOT_AT_BENCH);
+  if (row && row.by !== 'bench')
+    throw new ForbiddenException(
+      'A builder wrote this entry: at the bench you can change what was written there.',
+    );
+  return row;
+}
+
+const isSent = (row: ShopItemEntity, { saveId }: ShopItemChange): boolean =>
+  saveId !== undefined && row.saveId === saveId;
+const storedItem = ({ revision, saveId, value }: ShopItemEntity): StoredItem => ({
+  revision,
+  ...(saveId == null ? {} : { saveId }),
+  item: value as ShopItems[ShopList],
+});
+const changedInBetween = (row: ShopItemEntity | null): ConflictException =>
+  new ConflictException({
+    message: `This entry of the workshop’s lists was ${row ? 'changed' : 'taken off'} elsewhere in the meantime. Nothing was overwritten.`,
+    currentItem: row && storedItem(row),
+  });
 
 function listOf(list: string): ShopList {
   if (!isShopList(list)) throw new NotFoundException('The workshop has no such list.');

@@ -7,6 +7,7 @@ import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { ReadingStrip } from '../readings/ReadingStrip';
 import { StationList } from '../stations/StationList';
+import { ListClash } from '../shop/ListClash';
 import { STATIONS } from '../stations/stations';
 import { Button } from '../parts/Button';
 import { BuildHeader } from './BuildHeader';
@@ -113,6 +114,7 @@ function OpenBuild({ build, left }: { readonly build: StoredBuild; readonly left
   }, [station, build.name]);
   return (
     <EditorProvider build={opened.build} left={opened.left}>
+      <ListClash />
       <a
         href="#station"
         className="absolute -top-20 left-3 z-50 border border-ink bg-sheet px-4 py-2 font-semibold focus:top-2"

@@ -6,16 +6,18 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import type { StoredBuild } from '@larchwood/contract';
 import { findKind } from '@larchwood/core';
+import { mineOver } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { Autosave } from './autosave';
 import { ConflictDialog } from './ConflictDialog';
 import { EditorContext, KindContext, useEditor, useEditorStore } from './editor';
 import { editorStore } from './editorStore';
+import { heardOfLists, lookAtListsAgain } from '../lists/lists';
 import { GoneDialog, keepAsNew } from './gone';
 import { listen } from './listen';
 import { changedInWords } from './partNames';
 import { forgetUnsaved, keepUnsaved, type Left } from './unsaved';
-import { WINDOW } from './windows';
+import { WINDOW } from '../parts/windows';
 import { whoIsAtWork } from '../parts/whoIsAtWork';
 
 interface Props {
@@ -103,7 +105,11 @@ function Saving({ opened, left }: Pick<Props, 'left'> & { readonly opened: Store
     window.addEventListener('pagehide', keep);
     const hangUp = listen(opened.id, {
       heard: (notice) => autosave.heard(notice),
-      again: () => void autosave.lookAgain(),
+      heardOfLists,
+      again: () => {
+        void autosave.lookAgain();
+        lookAtListsAgain();
+      },
     });
     return () => {
       off();
@@ -131,7 +137,7 @@ function Saving({ opened, left }: Pick<Props, 'left'> & { readonly opened: Store
   }, [store, replace]);
   const mine = () => store.getState().document;
   if (save.is === 'conflict') {
-    const { theirs } = save;
+    const { theirs, base } = save;
     const takeTheirs = async () => {
       const copy = await keepAsNew(mine());
       toast(`Yours is kept as “${copy.name}” in the workshop.`);
@@ -139,8 +145,14 @@ function Saving({ opened, left }: Pick<Props, 'left'> & { readonly opened: Store
     };
     const keepMine = () => {
       store.setState({ build: theirs });
+      // What only they changed is taken in; where both changed the same, mine stays.
+      if (base) store.getState().edit('mine goes on', (here) => mineOver(base, here, theirs.document));
       autosave.goOn(theirs);
-      toast(`Yours goes on; revision ${theirs.revision} stays in the Log.`);
+      toast(
+        base
+          ? `Yours goes on where both changed the same, theirs elsewhere; revision ${theirs.revision} stays in the Log.`
+          : `Yours goes on; revision ${theirs.revision} stays in the Log.`,
+      );
     };
     return <ConflictDialog mine={mine()} theirs={theirs} onMine={keepMine} onTheirs={takeTheirs} />;
   }

@@ -209,6 +209,25 @@ describe('saving', () => {
     await world.pass(PAUSE);
     expect([world.newest.notes, world.state.is]).toEqual(['newer', 'saved']);
   });
+  it('ticks made without a network, kept over a reload, are put together with what others ticked meanwhile', async () => {
+    const tick = (step: string, hours: number) => ({ step, of: 'as drawn', done: true, on: 't', hours });
+    const world = new World();
+    world.way = 'never arrives';
+    world.edit({ ...START, done: [tick('cut', 1), tick('cope', 2)] });
+    await world.pass(PAUSE);
+    world.autosave.leave();
+    await settled();
+    world.othersSave({ done: [tick('cut', 1.5), tick('weld', 3)] });
+    world.way = 'answered';
+    world.open();
+    await world.pass(RETRY);
+    expect([world.state.is, world.kept]).toEqual(['saved', undefined]);
+    expect(world.newest.done?.map(({ step, hours }) => [step, hours])).toEqual([
+      ['cut', 1.5],
+      ['cope', 2],
+      ['weld', 3],
+    ]);
+  });
   it('opening and leaving without an edit sends and forgets nothing', async () => {
     const other = { revision: 1, document: withNotes('of another window'), saveIds: [] };
     const looking = new World();
@@ -257,8 +276,8 @@ describe('saving', () => {
             world.slow = false;
             world.open();
           } else if (each === 'others save') {
-            // Not while an unanswered edit of this window waits for its next visit: that one must ask.
-            if (world.kept === undefined) world.othersSave({ name: (others = `Others ${++count}`) });
+            // Not over a save of this window that arrived unanswered: that one must ask.
+            if (!world.lost) world.othersSave({ name: (others = `Others ${++count}`) });
           } else if (each === 'hear') {
             world.autosave.heard(world.notice());
             await settled();

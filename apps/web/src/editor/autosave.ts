@@ -1,4 +1,4 @@
-import type { ChangeNotice, StoredBuild } from '@larchwood/contract';
+import type { BuildNotice, StoredBuild } from '@larchwood/contract';
 import type { BuildDocument } from '@larchwood/format';
 import { ApiProblem } from '../api/client';
 import type { Unsaved } from './unsaved';
@@ -9,7 +9,12 @@ export type SaveState =
   /** The server does not answer; the edits are sent again, and kept in this browser where it keeps anything. */
   | { readonly is: 'waiting'; readonly message: string; readonly kept: boolean }
   /** Somebody else saved in between. */
-  | { readonly is: 'conflict'; readonly theirs: StoredBuild }
+  | {
+      readonly is: 'conflict';
+      readonly theirs: StoredBuild;
+      /** What both began from, where it is known. */
+      readonly base: BuildDocument | undefined;
+    }
   /** It was deleted elsewhere, while it was edited here or only looked at. */
   | { readonly is: 'gone'; readonly edited: boolean };
 
@@ -82,8 +87,8 @@ export class Autosave {
   ) {
     this.base = {
       revision: unsaved?.revision ?? opened.revision,
-      document: opened.document,
-      known: (unsaved?.revision ?? opened.revision) === opened.revision,
+      document: unsaved?.base ?? opened.document,
+      known: unsaved?.base !== undefined || (unsaved?.revision ?? opened.revision) === opened.revision,
     };
     this.heardOf = opened.revision;
     this.present = unsaved?.document ?? opened.document;
@@ -134,7 +139,7 @@ export class Autosave {
   }
 
   /** Somebody saved or deleted the build; it may have been this window. */
-  heard(notice: ChangeNotice): void {
+  heard(notice: BuildNotice): void {
     if (this.left || this.stopped) return;
     if ('deleted' in notice) this.stop({ is: 'gone', edited: this.pending });
     else if (!this.isOwn(notice.saveId)) {
@@ -189,7 +194,7 @@ export class Autosave {
   private meet(theirs: StoredBuild): void {
     const present = this.base.known ? this.wires.adopt(theirs, this.base.document) : undefined;
     if (present === undefined) {
-      this.stop({ is: 'conflict', theirs });
+      this.stop({ is: 'conflict', theirs, base: this.base.known ? this.base.document : undefined });
       return;
     }
     this.present = present;
@@ -203,7 +208,8 @@ export class Autosave {
 
   private keep(): void {
     const saveIds = [...this.unanswered, ...(this.sent ? [this.sent.saveId] : [])];
-    this.kept = this.wires.keep({ revision: this.base.revision, document: this.present, saveIds });
+    const base = this.base.known ? this.base.document : undefined;
+    this.kept = this.wires.keep({ revision: this.base.revision, document: this.present, base, saveIds });
   }
 
   private plan(pause: number): void {

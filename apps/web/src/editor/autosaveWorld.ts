@@ -1,4 +1,4 @@
-import type { ChangeNotice, Problem, StoredBuild } from '@larchwood/contract';
+import type { BuildNotice, Problem, StoredBuild } from '@larchwood/contract';
 import { changesBetween, clashes, isUnchanged, withChanges, type BuildDocument } from '@larchwood/format';
 import { made } from '../../../../testing/made.js';
 import { ApiProblem } from '../api/client';
@@ -27,6 +27,8 @@ export class World {
   private held: (() => void)[] = [];
   /** While it is true, saves stay on their way until `arrive`. */
   slow = false;
+  /** A save arrived whose answer never came: what others save over it cannot be told from it. */
+  lost = false;
   /** The browser keeps nothing. */
   blocked = false;
   /** The document as it is open. */
@@ -61,7 +63,7 @@ export class World {
     this.revisions.push({ ...this.newest, ...change });
     this.saveId = `theirs ${this.revisions.length}`;
   }
-  notice(): ChangeNotice {
+  notice(): BuildNotice {
     return this.deleted
       ? { id: 'b', deleted: true }
       : { id: 'b', revision: this.revisions.length, saveId: this.saveId };
@@ -121,6 +123,7 @@ export class World {
       // As it comes back over the wire: the same content, another object.
       this.revisions.push(structuredClone(document));
       this.saveId = saveId;
+      this.lost = way === 'answer lost';
     }
     if (way !== 'answered') refuse({ status: 0, message: 'The server does not answer.' });
     return this.stored();

@@ -4,6 +4,7 @@ import { failure, idOfMark, planBuild } from '@larchwood/core';
 import { changesBetween, ticksOnly, type BuildDocument } from '@larchwood/format';
 import { doorStore } from '../door/door';
 import type { Compared, Draft, Editor, EditorStore } from './editor';
+import { forgetListSteps, listSteps, listsStore, redoInLists, undoInLists } from '../lists/lists';
 import { Session, type Moment } from './session';
 
 type Drafts = Readonly<Record<string, Draft>>;
@@ -14,6 +15,7 @@ type Drafts = Readonly<Record<string, Draft>>;
  */
 export function editorStore(build: StoredBuild, unsaved?: BuildDocument, mark?: string): EditorStore {
   const session = new Session(build.document, unsaved);
+  forgetListSteps();
   const store = createStore<Editor>((set) => {
     const turn = (step: () => void) => () => {
       set(({ drafts }) => ({ drafts: refusedOnly(drafts) }));
@@ -31,8 +33,16 @@ export function editorStore(build: StoredBuild, unsaved?: BuildDocument, mark?: 
         return session.edit(key, change, at);
       },
       settle: session.settle,
-      undo: turn(session.undo),
-      redo: turn(session.redo),
+      undo: turn(() => {
+        const { undo = 0 } = listSteps();
+        if (undo > (session.now().history.past.at(-1)?.no ?? 0)) undoInLists();
+        else session.undo();
+      }),
+      redo: turn(() => {
+        const { redo = Infinity } = listSteps();
+        if (redo < (session.now().history.future[0]?.no ?? Infinity)) redoInLists();
+        else session.redo();
+      }),
       drafts: {},
       setDraft: (key, draft) => set(({ drafts }) => ({ drafts: withDraft(drafts, key, draft) })),
       save: { is: 'saved', at: build.savedAt },
@@ -59,6 +69,11 @@ export function editorStore(build: StoredBuild, unsaved?: BuildDocument, mark?: 
     };
   });
   session.subscribe(() => store.setState(shownOf(session.now())));
+  // What was changed in the workshop's lists is taken back in its turn.
+  listsStore.subscribe((now, before) => {
+    if (now.canUndo !== before.canUndo || now.canRedo !== before.canRedo)
+      store.setState(shownOf(session.now()));
+  });
   return store;
 }
 
@@ -69,8 +84,8 @@ const shownOf = ({ history, plan, refusals }: Moment) => ({
   document: history.present,
   plan,
   refusals,
-  canUndo: history.past.length > 0,
-  canRedo: history.future.length > 0,
+  canUndo: history.past.length > 0 || listSteps().undo !== undefined,
+  canRedo: history.future.length > 0 || listSteps().redo !== undefined,
 });
 
 function withDraft(drafts: Drafts, key: string, draft: Draft | undefined): Drafts {

@@ -1,10 +1,17 @@
 import type { BuildDocument } from '@larchwood/format';
+import { nextStep } from '../parts/steps';
+
+/** A document that a step leads from or to, with the number of that step. */
+export interface Step {
+  readonly document: BuildDocument;
+  readonly no: number;
+}
 
 /** Documents before and after the present one. */
 export interface History {
-  readonly past: readonly BuildDocument[];
+  readonly past: readonly Step[];
   readonly present: BuildDocument;
-  readonly future: readonly BuildDocument[];
+  readonly future: readonly Step[];
   /** Edits with one key, one after the other, undo as one. */
   readonly key: string | undefined;
 }
@@ -15,7 +22,9 @@ export const begin = (present: BuildDocument): History => ({ past: [], present, 
 
 export function edited(history: History, next: BuildDocument, key: string): History {
   const joins = key === history.key && history.past.length > 0;
-  const past = joins ? history.past : [...history.past, history.present].slice(-MOST);
+  const past = joins
+    ? history.past
+    : [...history.past, { document: history.present, no: nextStep() }].slice(-MOST);
   return { past, present: next, future: [], key };
 }
 
@@ -27,13 +36,15 @@ export function undone(history: History): History {
   if (!previous) return history;
   return {
     past: history.past.slice(0, -1),
-    present: previous,
-    future: [history.present, ...history.future],
+    present: previous.document,
+    future: [{ document: history.present, no: previous.no }, ...history.future],
     key: undefined,
   };
 }
 
 export function redone(history: History): History {
   const [next, ...future] = history.future;
-  return next ? { past: [...history.past, history.present], present: next, future, key: undefined } : history;
+  if (!next) return history;
+  const past = [...history.past, { document: history.present, no: next.no }];
+  return { past, present: next.document, future, key: undefined };
 }

@@ -32,7 +32,7 @@ describe('listening to a build', () => {
     seen.visibilityState = state;
     seen.dispatchEvent(new Event('visibilitychange'));
   };
-  const ears = { heard: vi.fn(), again: vi.fn() };
+  const ears = { heard: vi.fn(), heardOfLists: vi.fn(), again: vi.fn() };
   const last = () => Line.all.at(-1)!;
   beforeEach(() => {
     vi.useFakeTimers();

@@ -1,8 +1,10 @@
-import type { ChangeNotice } from '@larchwood/contract';
+import type { BuildNotice, ChangeNotice, ShopNotice } from '@larchwood/contract';
 import { builds } from '../api/builds';
 
 interface Ears {
-  readonly heard: (notice: ChangeNotice) => void;
+  readonly heard: (notice: BuildNotice) => void;
+  /** The workshop's lists were changed. */
+  readonly heardOfLists: (notice: ShopNotice) => void;
   /** The line was down, or the window was hidden: something may have been missed. */
   readonly again: () => void;
 }
@@ -11,11 +13,11 @@ interface Ears {
 const REFUSED = 5000;
 
 /**
- * Listens to what is saved of a build, as long as the window is seen: a browser has few lines to one server, and windows
+ * Listens to what is saved of a build and of the workshop's lists, as long as the window is seen: a browser has few lines to one server, and windows
  * behind others must not take them all.
  * @returns what ends it
  */
-export function listen(id: string, { heard, again }: Ears): () => void {
+export function listen(id: string, { heard, heardOfLists, again }: Ears): () => void {
   let line: EventSource | undefined;
   let opened = 0;
   let later: ReturnType<typeof setTimeout> | undefined;
@@ -30,7 +32,8 @@ export function listen(id: string, { heard, again }: Ears): () => void {
       line = new EventSource(builds.eventsUrl(id));
       line.addEventListener('message', ({ data }: MessageEvent<string>) => {
         const notice = noticeIn(data);
-        if (notice) heard(notice);
+        if (notice && 'shop' in notice) heardOfLists(notice);
+        else if (notice) heard(notice);
       });
       line.addEventListener('open', () => {
         if (opened++ > 0) again();
@@ -54,7 +57,9 @@ export function listen(id: string, { heard, again }: Ears): () => void {
 function noticeIn(data: string): ChangeNotice | undefined {
   try {
     const value = JSON.parse(data) as unknown;
-    return typeof value === 'object' && value !== null && 'id' in value ? (value as ChangeNotice) : undefined;
+    return typeof value === 'object' && value !== null && ('id' in value || 'shop' in value)
+      ? (value as ChangeNotice)
+      : undefined;
   } catch {
     return undefined;
   }

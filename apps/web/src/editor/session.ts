@@ -17,7 +17,7 @@ import {
   type BuildDocument,
   type Changes,
 } from '@larchwood/format';
-import { begin, edited, redone, settled, undone, type History } from './history';
+import { begin, edited, redone, settled, undone, type History, type Step } from './history';
 
 /** The open document with its plan, at one moment. */
 export interface Moment {
@@ -103,7 +103,8 @@ export class Session {
     const present = isUnchanged(mine) ? theirs : take(history.present);
     const planned = planBuild(present, this.planner);
     if (!planned.ok && refusals.length === 0) return undefined;
-    const next = { ...history, past: history.past.map(take), present, future: history.future.map(take) };
+    const taken = (step: Step): Step => ({ ...step, document: take(step.document) });
+    const next = { ...history, past: history.past.map(taken), present, future: history.future.map(taken) };
     this.go(next, planned);
     return changes;
   };

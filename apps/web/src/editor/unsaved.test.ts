@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { made } from '../../../../testing/made.js';
 import { findLeft, forgetUnsaved, keepUnsaved } from './unsaved';
-import { WINDOW } from './windows';
+import { WINDOW } from '../parts/windows';
 
 /** As much of the browser's store as is used; it can be full, or blocked. */
 class Store {
@@ -40,6 +40,19 @@ describe('edits that have not reached the server', () => {
     expect((await findLeft('b1')).map(({ document }) => document.notes)).toEqual([build.notes]);
     forgetUnsaved('b1');
     expect(Object.keys(store)).toEqual([`${PREFIX}b1:gone`]);
+  });
+  it('lie beside what they were changed from, which goes with them', async () => {
+    keepUnsaved('b1', { ...unsaved, document: later, base: build });
+    const [own, base] = [`${PREFIX}b1:${WINDOW}`, `larchwood:base:${PREFIX}b1:${WINDOW}`];
+    expect(Object.keys(store).sort()).toEqual([base, own].sort());
+    // As another window finds it when this one is gone.
+    store.setItem(`${PREFIX}b1:gone`, store.getItem(own)!);
+    store.setItem(`larchwood:base:${PREFIX}b1:gone`, store.getItem(base)!);
+    const [left] = await findLeft('b1');
+    expect([left?.document.notes, left?.base]).toEqual(['Later', build]);
+    left?.forget();
+    forgetUnsaved('b1');
+    expect(Object.keys(store)).toEqual([]);
   });
   it('of windows that are closed are found newest first, of this build only, whole, and each can be forgotten', async () => {
     leave('first', { ...unsaved, at: 10 });

@@ -1,11 +1,13 @@
 import { readDocument } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
-import { openWindows, WINDOW } from './windows';
+import { openWindows, WINDOW } from '../parts/windows';
 
 /** Edits that have not reached the server yet, kept in this browser until they have. */
 export interface Unsaved {
   readonly revision: number;
   readonly document: BuildDocument;
+  /** What it was changed from, where that is known: with it others' changes can be told from these. */
+  readonly base?: BuildDocument | undefined;
   /** Saves over that revision that had no answer yet: any of them may have arrived. */
   readonly saveIds: readonly string[];
 }
@@ -20,10 +22,22 @@ const PREFIX = 'larchwood:unsaved:';
 /** Each window keeps its own: two on one build do not erase each other's. */
 const key = (id: string): string => `${PREFIX}${id}:${WINDOW}`;
 
+/** Beside the edits, and written only when it is another one: it stays the same from edit to edit. */
+const baseKey = (of: string): string => `larchwood:base:${of}`;
+let keptBase: readonly [at: string, base: BuildDocument | undefined] | undefined;
+function keepBase(at: string, base: BuildDocument | undefined): void {
+  if (keptBase?.[0] === at && keptBase[1] === base) return;
+  if (base === undefined) localStorage.removeItem(at);
+  else localStorage.setItem(at, JSON.stringify(base));
+  keptBase = [at, base];
+}
+
 /** @returns false where the browser's store is full or blocked: then the edit is in memory only, and saving goes on */
 export function keepUnsaved(id: string, unsaved: Unsaved): boolean {
   try {
-    localStorage.setItem(key(id), JSON.stringify({ ...unsaved, at: Date.now() }));
+    const { base, ...changed } = unsaved;
+    keepBase(baseKey(key(id)), base);
+    localStorage.setItem(key(id), JSON.stringify({ ...changed, at: Date.now() }));
     return true;
   } catch {
     return false;
@@ -60,9 +74,11 @@ function readLeft(from: string): (Left & { readonly at: number }) | undefined {
       unknown
     > | null;
     const read = kept && readDocument(kept.document);
+    const base = readDocument(JSON.parse(localStorage.getItem(baseKey(from)) ?? 'null'));
     return read?.ok && typeof kept?.revision === 'number'
       ? {
           ...{ revision: kept.revision, document: read.document, saveIds: wordsOf(kept.saveIds) },
+          ...(base.ok ? { base: base.document } : {}),
           at: Number(kept.at) || 0,
           forget: () => remove(from),
         }
@@ -75,6 +91,8 @@ function readLeft(from: string): (Left & { readonly at: number }) | undefined {
 function remove(from: string): void {
   try {
     localStorage.removeItem(from);
+    localStorage.removeItem(baseKey(from));
+    if (keptBase?.[0] === baseKey(from)) keptBase = undefined;
   } catch {
     // A blocked store holds nothing.
   }

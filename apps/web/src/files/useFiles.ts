@@ -15,7 +15,7 @@ import {
 import { builds } from '../api/builds';
 import { useEditor } from '../editor/editor';
 import { useEdition, useRevisionText } from '../editor/revision';
-import { useShop } from '../shop/useShop';
+import { useShop } from '../lists/useShop';
 import { useFoundNests } from '../shop/useFoundNests';
 import { download } from './download';
 import type { FileMaker } from './files.worker';

@@ -4,7 +4,7 @@ import { useUnits } from '../editor/editor';
 import { QuantityField } from '../ledger/QuantityField';
 import { TextField } from '../ledger/TextField';
 import { angleWithin, lengthWithin } from '../ledger/bounds';
-import type { ShopHand } from './useShop';
+import type { ShopHand } from '../lists/useShop';
 
 type Numbers<T> = { [K in keyof T]: T[K] extends number ? K : never }[keyof T] & string;
 

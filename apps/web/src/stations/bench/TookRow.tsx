@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Step } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { today } from '../../parts/today';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { setDone } from '../work/changes';
 import { hoursText } from '../work/hoursText';
 
@@ -20,10 +20,11 @@ export function TookRow({ step, usual }: { readonly step: Step; readonly usual: 
     edit(`done.${step.id}`, setDone(step, { done: true, hours }, now));
     settle();
     const id = `${build.id}.${step.id}`.replace(/[^A-Za-z0-9._-]/g, '-').slice(0, 60);
-    hand.keep('hours', id, {
+    const entry = {
       ...{ build: build.id, step: step.name.slice(0, 120), sort: step.sort },
       ...{ usual: step.hours, took: hours, on: today(now) },
-    });
+    };
+    hand.keep('hours', id, entry, true);
   };
   const key = 'inline-flex size-12 items-center justify-center border border-rule';
   return (

@@ -1,33 +1,22 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { BookmarkPlus } from 'lucide-react';
 import { toast } from 'sonner';
 import type { Rider } from '@larchwood/format';
-import { riders } from '../../api/riders';
+import { useShop } from '../../lists/useShop';
 import { IconButton } from '../../parts/Button';
 import { Length, Mass } from '../../parts/Figure';
-import { KeptList } from '../../parts/KeptList';
 import { Pop } from '../../parts/Pop';
+import { KeptList } from '../../shop/KeptList';
 import { useUnits } from '../../editor/editor';
 
-const LIST = ['riders'];
-
-/** Keeps a rider in the workshop's list, for other builds. */
+/** Keeps a rider in the workshop's list, for other builds; one of the same name is kept anew. */
 export function KeepRider({ rider }: { readonly rider: Rider }) {
-  const queries = useQueryClient();
-  const keep = useMutation({
-    mutationFn: () => riders.save(rider),
-    onSuccess: ({ rider: kept }) => {
-      toast(`${kept.name} is kept in the workshop’s list.`);
-      return queries.invalidateQueries({ queryKey: LIST });
-    },
-    onError: (error) => toast(`Not kept: ${error.message}`),
-  });
+  const hand = useShop();
+  const keep = () => {
+    const kept = hand.keepNamed('riders', rider);
+    toast(kept.ok ? `${rider.name} is kept in the workshop’s list.` : `Not kept: ${kept.message}`);
+  };
   return (
-    <IconButton
-      name={`Keep ${rider.name} in the workshop’s list`}
-      onClick={() => keep.mutate()}
-      disabled={keep.isPending}
-    >
+    <IconButton name={`Keep ${rider.name} in the workshop’s list`} onClick={keep} disabled={hand.pending}>
       <BookmarkPlus size={15} aria-hidden />
     </IconButton>
   );
@@ -49,20 +38,17 @@ export function WorkshopRiders({
     >
       {(close) => (
         <KeptList
+          list="riders"
           title="The workshop’s riders"
           empty="Nobody is kept yet: press the bookmark beside a rider of a brief."
-          queryKey={LIST}
-          fetch={riders.list}
-          remove={riders.remove}
-          nameOf={({ rider }) => rider.name}
-          detail={({ rider }) => (
+          detail={(rider) => (
             <>
               <Length mm={rider.stature} display={units} digits={0} />,{' '}
               <Mass kg={rider.mass} display={units} />
             </>
           )}
-          isHere={({ rider }) => taken.includes(rider.name)}
-          onTake={({ rider }) => {
+          isHere={({ name }) => taken.includes(name)}
+          onTake={(rider) => {
             onTake(rider);
             close();
           }}

@@ -18,7 +18,7 @@ import { Button } from '../../parts/Button';
 import { Length, Measure } from '../../parts/Figure';
 import { today } from '../../parts/today';
 import { useSlow } from '../../planning/useSlow';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { useGapsAsBuilt } from './useGapsAsBuilt';
 
 /** Of the vehicle as it rides; tubes and fixture are built by now. */

@@ -18,7 +18,7 @@ import { Group, Panel } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Length } from '../../parts/Figure';
 import { today } from '../../parts/today';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { FrameOutlines } from '../../sheet/FrameOutlines';
 import { outlinesOf, seenFrom } from '../../sheet/outlines';
 import { checksOf, setPreset } from './changes';

@@ -20,7 +20,7 @@ import { Button, IconButton } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { today } from '../../parts/today';
 import { useSlow } from '../../planning/useSlow';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { smaller } from './smaller';
 
 const SCOPES = [

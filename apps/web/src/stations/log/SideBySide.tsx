@@ -4,7 +4,7 @@ import { differenceOf, findingText, takeMember, type PieceDifference } from '@la
 import { memberOf, useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
 import { Length, Mass } from '../../parts/Figure';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { CompareChoice, Differences } from '../stance/Differences';
 
 /** Pieces that can be taken over, once for a pair: there and not here, or made of something else. */

@@ -11,7 +11,7 @@ import { Check } from '../../parts/Check';
 import { TabBar } from '../../parts/TabBar';
 import { useKept } from '../../parts/useKept';
 import { useTab } from '../../parts/useTab';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { BringInView } from './BringInView';
 import { CuttingView } from './cutting/CuttingView';
 import { Progress } from './Progress';

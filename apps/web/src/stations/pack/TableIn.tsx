@@ -8,7 +8,7 @@ import { Panel } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Mass, Measure } from '../../parts/Figure';
 import { HEAD_ROW } from '../../parts/tables';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { useChecks } from '../checks/useChecks';
 import { NotUnderstoodList } from './NotUnderstoodList';
 import { likelySort, SORTS, tableAs, type Shown, type Sort } from './tables';

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { SECTION_LIBRARY, sectionLabel, type LengthDisplay } from '@larchwood/core';
 import type { Section } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { Choice, type ChoiceGroup } from '../../parts/Choice';
 
 const groupOf = (group: string, sections: readonly Section[], display: LengthDisplay): ChoiceGroup => ({

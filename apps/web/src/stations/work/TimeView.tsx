@@ -14,7 +14,7 @@ import { useEditor } from '../../editor/editor';
 import { ChoiceRow } from '../../ledger/ChoiceRow';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { TextField } from '../../ledger/TextField';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { today } from '../../parts/today';
 import { useSize } from '../../parts/useSize';
 import { setCalendar, workOf } from './changes';

@@ -4,7 +4,7 @@ import { useDraft, useUnits } from '../../editor/editor';
 import { Group } from '../../ledger/Panel';
 import { Button, IconButton } from '../../parts/Button';
 import { today } from '../../parts/today';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 
 /** Machine settings as they worked, for this process, material and wall: the next start from them. */
 export function WeldLog({

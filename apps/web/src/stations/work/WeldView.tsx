@@ -26,7 +26,7 @@ import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button, IconButton } from '../../parts/Button';
 import { Check } from '../../parts/Check';
 import { Length } from '../../parts/Figure';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { moveSeam, seamsBack, setFlush, workOf } from './changes';
 import { pauseText } from './hoursText';
 import { StepDrawing } from './StepDrawing';

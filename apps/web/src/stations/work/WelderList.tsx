@@ -6,7 +6,7 @@ import { Group } from '../../ledger/Panel';
 import { Button, IconButton } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { ShopSize } from '../../shop/ShopFields';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 
 /** What the workshop welds with, and which walls each is used for. */
 export function WelderList() {

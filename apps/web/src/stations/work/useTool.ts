@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { jobsOf, toolJobs, toolOf, type Plan, type Step } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 
 /** What a step is made with, of the workshop's own tools where they do it. */
 export function useTool(plan: Plan, step: Step | undefined): string | undefined {

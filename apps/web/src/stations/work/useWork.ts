@@ -11,7 +11,7 @@ import {
 } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { useSlow } from '../../planning/useSlow';
-import { useShop } from '../../shop/useShop';
+import { useShop } from '../../lists/useShop';
 import { workOf } from './changes';
 
 export interface WorkHand {

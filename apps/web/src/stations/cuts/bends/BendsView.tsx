@@ -14,7 +14,7 @@ import { memberOf, useEditor } from '../../../editor/editor';
 import { OutputButton } from '../../../files/OutputButton';
 import { Angle, Length } from '../../../parts/Figure';
 import { HEAD_ROW, rowLook } from '../../../parts/tables';
-import { useShop } from '../../../shop/useShop';
+import { useShop } from '../../../lists/useShop';
 import { BenderPicture } from './BenderPicture';
 import { BendPanel } from './BendPanel';
 

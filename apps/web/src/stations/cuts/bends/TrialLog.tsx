@@ -16,7 +16,7 @@ import { Group } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
 import { Check } from '../../../parts/Check';
 import { today } from '../../../parts/today';
-import { useShop } from '../../../shop/useShop';
+import { useShop } from '../../../lists/useShop';
 import { RemoveButton } from '../../brief/RowList';
 import { TrialChart } from './TrialChart';
 

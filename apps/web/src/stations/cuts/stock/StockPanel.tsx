@@ -6,7 +6,7 @@ import { Group, Row } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
 import { Length } from '../../../parts/Figure';
 import { ShopPrice, ShopSize, ShopText } from '../../../shop/ShopFields';
-import type { ShopHand } from '../../../shop/useShop';
+import type { ShopHand } from '../../../lists/useShop';
 import { RemoveButton } from '../../brief/RowList';
 import { keyOf } from './useNests';
 

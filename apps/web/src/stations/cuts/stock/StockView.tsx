@@ -21,7 +21,7 @@ import { OutputButton } from '../../../files/OutputButton';
 import { Panel } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
 import { Length } from '../../../parts/Figure';
-import { useShop } from '../../../shop/useShop';
+import { useShop } from '../../../lists/useShop';
 import { NO_CUTS } from '../changes';
 import { BarPicture } from './BarPicture';
 import { BoughtCut } from './BoughtCut';

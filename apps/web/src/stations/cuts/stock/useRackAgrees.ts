@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { rackChanges } from '@larchwood/core';
 import type { CutBar } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
-import type { ShopHand } from '../../../shop/useShop';
+import type { ShopHand } from '../../../lists/useShop';
 
 /** What lies on the rack agrees with the bars that are marked cut, also after an undo. */
 export function useRackAgrees(
@@ -22,7 +22,7 @@ export function useRackAgrees(
     if (text === asked.current) return;
     asked.current = text;
     for (const { id, offcut } of changes) {
-      if (offcut) keep('rack', id, offcut);
+      if (offcut) keep('rack', id, offcut, true);
       else drop('rack', id);
     }
   }, [buildId, name, done, shop, ready, keep, drop]);

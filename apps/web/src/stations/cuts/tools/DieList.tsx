@@ -6,7 +6,7 @@ import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { Group, Row } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
 import { ShopSize, ShopText } from '../../../shop/ShopFields';
-import type { ShopHand } from '../../../shop/useShop';
+import type { ShopHand } from '../../../lists/useShop';
 import { Entry } from './ToolList';
 
 const LENGTHS = [

@@ -5,7 +5,7 @@ import { ChoiceRow } from '../../../ledger/ChoiceRow';
 import { Group, Row } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { ShopSize, ShopSizes, ShopText } from '../../../shop/ShopFields';
-import type { ShopHand } from '../../../shop/useShop';
+import type { ShopHand } from '../../../lists/useShop';
 import { RemoveButton } from '../../brief/RowList';
 
 const NAMES: Readonly<Record<Tool['sort'], string>> = {

@@ -15,7 +15,7 @@ import { Group, Panel } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
 import { HEAD_ROW } from '../../../parts/tables';
-import { useShop } from '../../../shop/useShop';
+import { useShop } from '../../../lists/useShop';
 import { NO_CUTS } from '../changes';
 import { DieList } from './DieList';
 import { OneSetUp } from './OneSetUp';

@@ -15,7 +15,7 @@ import {
 /** An open line is heard of so often, so that a dead one is noticed; ms. */
 const PING = 20_000;
 
-/** Tells open windows what was saved or deleted. */
+/** Tells open windows what was saved or deleted: of builds, and of the workshop's lists. */
 @Injectable()
 export class Changes implements BeforeApplicationShutdown {
   private readonly notices = new Subject<ChangeNotice>();
@@ -25,9 +25,9 @@ export class Changes implements BeforeApplicationShutdown {
     this.notices.next(notice);
   }
 
-  /** What is told of one build, and now and then a sign of life, until the line is cut. */
+  /** What is told of one build and of the workshop's lists, and now and then a sign of life, until the line is cut. */
   line(id: string): Observable<ChangeNotice | string> {
-    const told = this.notices.pipe(filter((notice) => notice.id === id));
+    const told = this.notices.pipe(filter((notice) => 'shop' in notice || notice.id === id));
     const pings = interval(PING).pipe(map(() => 'still here'));
     const end = merge(this.cuts, this.notices.pipe(ignoreElements(), endWith(undefined)));
     return merge(told, pings).pipe(takeUntil(end));
