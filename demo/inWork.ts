@@ -1,6 +1,7 @@
 import {
   blocks,
   fixedPlan,
+  numbersOf,
   planBuild,
   Planner,
   USUAL_WORK,
@@ -28,6 +29,10 @@ const WELDING: Readonly<Record<string, 'on' | 'stitch'>> = {
 /** Where the builder knows better than the usual order: the neck goes in before its braces close it in. */
 const MOVES: Readonly<Record<string, WorkData['moves']>> = {
   'quay-carrier': [{ step: 'load:neckBraces', after: 'load:neck' }],
+};
+/** What was drawn otherwise when its pieces were cut: one dimension, and by how much. */
+const LATE: Readonly<Record<string, readonly [string, number]>> = {
+  'lock-keeper': ['chainstayLength', -1.2],
 };
 /** A morning of a made-up year, and so long between two steps. */
 const FIRST = Date.UTC(2026, 9, 3, 8);
@@ -62,12 +67,21 @@ export function inWork(file: string, document: BuildDocument): BuildDocument {
   }
   const { steps } = planner.ask(work, next);
   const last = UNTIL[file] === 'all' ? steps.length : steps.findIndex(({ id }) => id === UNTIL[file]);
-  const done = steps.slice(0, last + 1).map(tick);
+  const { [file]: late } = LATE;
+  const before = late ? planner.ask(work, withHeld(next, late)).steps : steps;
+  const asDone = new Map(before.map((step) => [step.id, step]));
+  const done = steps.slice(0, last + 1).map((step, index) => tick(asDone.get(step.id) ?? step, index));
   return done.length > 0 ? { ...next, done } : next;
 }
 const ROUNDS = 12;
 
-const tick = ({ id, of }: Step, index: number): Done => ({
-  ...{ step: id, of, done: true },
+const withHeld = (document: BuildDocument, [id, by]: readonly [string, number]): BuildDocument => {
+  const { held } = document.stance;
+  return { ...document, stance: { ...document.stance, held: { ...held, [id]: held[id]! + by } } };
+};
+
+const tick = (step: Step, index: number): Done => ({
+  ...{ step: step.id, of: step.of, done: true },
+  ...(numbersOf(step) ? { was: numbersOf(step)! } : {}),
   on: new Date(FIRST + index * BETWEEN).toISOString(),
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { choose, exported, expectAccessible, newBrief, saved, station, tab } from './helpers.js';
+import { choose, exported, expectAccessible, ledger, newBrief, saved, station, tab } from './helpers.js';
 
 const row = (page: Page, name: string | RegExp) =>
   page.getByRole('group', { name: 'Steps in order' }).getByRole('listitem').filter({ hasText: name });
@@ -224,3 +224,58 @@ test('every view of the work is accessible in both themes', async ({ page }) => 
   await expect(end).toHaveText(alone);
   await expectAccessible(page, 'Time');
 });
+
+for (const [kind, units, dimension, value, other] of [
+  ['Bicycle', 'Millimetres', 'Chainstay length, mm', '417', '419'],
+  ['Kart', 'Inches, fractions', 'Front track, in', '33 1/2', '33 3/4'],
+] as const) {
+  test(`a ${kind.toLowerCase()} changed after a tube was cut: both numbers, what keeping costs, keep or make again`, async ({
+    page,
+  }) => {
+    await newBrief(page, `Late ${kind}`, { kind, units });
+    await station(page, 'Stance');
+    await ledger(page, dimension).fill(value);
+    await page.keyboard.press('Enter');
+    await station(page, 'Work');
+    const cuts = page.getByRole('checkbox', { name: /(Mark and cut|Trim and cope) .*: done/ });
+    await expect(cuts.first()).toBeVisible({ timeout: 20_000 });
+    const count = await cuts.count();
+    for (let each = 0; each < count; each += 1) await cuts.nth(each).check();
+    const changed = page.getByRole('button', { name: /done steps? ha(s|ve) changed/ });
+    await expect(changed).toHaveCount(0);
+    await station(page, 'Stance');
+    await ledger(page, dimension).fill(other);
+    await page.keyboard.press('Enter');
+    // The list of stations counts it, wherever one is.
+    const list = page.getByRole('navigation', { name: 'Stations' });
+    await expect(list.getByRole('link', { name: /^Work/ })).toContainText(/[1-9]/, { timeout: 20_000 });
+    await station(page, 'Work');
+    await changed.click();
+    const told = page.getByRole('group', { name: /^Changed: / });
+    await expect(told).toContainText('Done at');
+    await expect(told).toContainText('If kept:');
+    await expectAccessible(page, 'this view');
+    const before = await changed.innerText();
+    await told.getByRole('button', { name: /^Keep: / }).click();
+    await expect(told).toHaveCount(0);
+    await expect(page.getByText(before, { exact: true })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(changed).toHaveText(before);
+    // At the bench it is said before the next step, and made again there.
+    await station(page, 'Bench');
+    const first = page.getByText(/^The drawing has changed since/);
+    await expect(first).toBeVisible({ timeout: 20_000 });
+    if (!(await told.first().isVisible())) await first.click();
+    const all = await told.count();
+    await told
+      .first()
+      .getByRole('button', { name: /^Make it again: / })
+      .click();
+    await expect(told).toHaveCount(all - 1);
+    await station(page, 'Work');
+    await expect(cuts.first()).toBeVisible({ timeout: 20_000 });
+    await expect(
+      page.getByRole('checkbox', { name: /(Mark and cut|Trim and cope) .*: done/, checked: true }),
+    ).toHaveCount(count - 1);
+  });
+}

@@ -359,6 +359,15 @@ export { moved } from './work/order.js';
 export { putBack, withStepMoves } from './work/remedies.js';
 export { setId } from './work/steps/fixture.js';
 export { isDone, progressOf, standingSettings, type Progress, type StepState } from './work/progress.js';
+export {
+  lateChanges,
+  lateSettings,
+  numbersOf,
+  SAME,
+  type KeepingCost,
+  type Late,
+  type LateLine,
+} from './work/late.js';
 export { wantedVents, withVents } from './work/vents.js';
 export { ENOUGH, paceOf, timedOf } from './work/time/learned.js';
 export { schedule, USUAL_WAITS, USUAL_WEEK, type Schedule } from './work/time/schedule.js';

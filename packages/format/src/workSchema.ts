@@ -120,6 +120,15 @@ const DoneSchema = closed(
     on: Type.Optional(
       Type.String({ pattern: '^[0-9]{4}-[0-9]{2}-[0-9]{2}T[0-9:.]{5,12}Z$', description: 'When, UTC' }),
     ),
+    was: Type.Optional(
+      byStep(number(-20000, 20000, 'mm or degrees'), 'Numbers that it was done by, by line of the step'),
+    ),
+    kept: Type.Optional(
+      Type.String({
+        maxLength: 300,
+        description: 'What it was to be when the builder looked at what was made, and kept it',
+      }),
+    ),
     hours: Type.Optional(hours('It took')),
     wrong: Type.Optional(Type.String({ maxLength: 500, description: 'What is wrong' })),
   },

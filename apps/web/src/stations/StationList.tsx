@@ -6,11 +6,13 @@ import { useSlow } from '../planning/useSlow';
 import { stateOf } from './state';
 import { GROUPS } from './station';
 import { STATIONS } from './stations';
+import { useWork } from './work/useWork';
 
 const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' } as const;
 
 export function StationList() {
   const { build, document, plan } = useEditor('build', 'document', 'plan');
+  const begun = document.done?.some(({ done }) => done) ?? false;
   const swept = useSlow('sweptFindings').value;
   return (
     <nav
@@ -20,18 +22,27 @@ export function StationList() {
       {GROUPS.map((group) => (
         <div key={group} className="mb-4 max-[900px]:mb-0 max-[900px]:flex max-[900px]:shrink-0">
           <div className="caption px-4 pb-1 max-[900px]:hidden">{group}</div>
-          {STATIONS.filter((station) => station.group === group).map((station) => (
-            <StationLink
-              key={station.id}
-              to={`/builds/${build.id}/${station.id}`}
-              name={station.name}
-              {...stateOf(station, document, plan, swept)}
-            />
-          ))}
+          {STATIONS.filter((station) => station.group === group).map((station) => {
+            const Link = station.id === 'work' && begun ? WorkLink : StationLink;
+            return (
+              <Link
+                key={station.id}
+                to={`/builds/${build.id}/${station.id}`}
+                name={station.name}
+                {...stateOf(station, document, plan, swept)}
+              />
+            );
+          })}
         </div>
       ))}
     </nav>
   );
+}
+
+/** Steps that were done before the drawing changed are to be looked at, too. */
+function WorkLink({ count, is, ...rest }: StationLinkProps) {
+  const late = useWork()?.late.length ?? 0;
+  return <StationLink {...rest} is={late > 0 ? 'findings' : is} count={count + late} />;
 }
 
 interface StationLinkProps extends ReturnType<typeof stateOf> {

@@ -31,11 +31,13 @@ export const standingSettings = (
  * What is done of an order of work, and what is next. A step that waits for a taste only does not wait. One that sets the
  * fixture is done when all of its settings stand, wherever they were ticked; where none does, its own tick counts.
  * @param set settings of the fixture that stand
+ * @param late those that were set at another reading than they have now
  */
 export function progressOf(
   steps: readonly Step[],
   done: readonly Done[] = [],
   set: ReadonlySet<string> = new Set(),
+  late: Pick<ReadonlySet<string>, 'has'> = new Set(),
 ): Progress {
   const byStep = new Map(done.map((each) => [each.step, each]));
   const ids = new Set(steps.map(({ id }) => id));
@@ -49,14 +51,18 @@ export function progressOf(
     }),
   );
   const ticked = (id: string) => finished.has(id) || (!ids.has(id) && byStep.get(id)?.done === true);
-  for (const { id, of, needs } of steps) {
+  for (const { id, of, needs, sort, lines } of steps) {
     const tick = byStep.get(id);
+    const settings = sort === 'set' ? lines.flatMap(({ setting }) => setting ?? []) : [];
+    const asDrawn = settings.some((each) => set.has(each))
+      ? !settings.some((each) => late.has(each))
+      : !tick?.done || tick.of === of || tick.kept === of;
     states.set(
       id,
       tick?.wrong !== undefined
         ? 'wrong'
         : ticked(id)
-          ? !tick?.done || tick.of === of
+          ? asDrawn
             ? 'done'
             : 'changed'
           : needs.every(({ step, why }) => why === 'usual' || !ids.has(step) || ticked(step))

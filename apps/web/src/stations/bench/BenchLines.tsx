@@ -164,7 +164,7 @@ function SettingLine({
             aria-checked={setting.set}
             aria-label={`${line.text}: set`}
             className={`inline-flex size-12 items-center justify-center border-2 ${setting.set ? 'border-spruce bg-spruce-wash text-spruce' : 'border-ink'}`}
-            onClick={() => change({ set: !setting.set })}
+            onClick={() => change({ set: !setting.set, at: setting.reading })}
           >
             {setting.set && <Check size={28} aria-hidden />}
           </button>

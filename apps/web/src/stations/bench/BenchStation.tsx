@@ -4,6 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import { asSentence, CAUTIONS, isDone, nameInText, PHASES, type Plan, type Step } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { setDone } from '../work/changes';
+import { LateStep } from '../work/LateStep';
 import { StepDrawing } from '../work/StepDrawing';
 import { STATE_WORDS, StepMark } from '../work/StepMark';
 import { useTool } from '../work/useTool';
@@ -80,6 +81,7 @@ function Bench({ plan, hand }: { readonly plan: Plan; readonly hand: WorkHand })
       >
         <div className="min-w-0 flex-1">
           <h2 className="pt-3 text-[26px] leading-tight font-bold">{step.name}</h2>
+          <LateBefore hand={hand} step={step} onGo={(id) => go(steps.findIndex((each) => each.id === id))} />
           <Stand state={state} wrong={tick?.wrong} onCleared={() => record({ wrong: undefined })} />
           <StepDrawing
             plan={plan}
@@ -159,6 +161,37 @@ function Bench({ plan, hand }: { readonly plan: Plan; readonly hand: WorkHand })
             say(false);
           }}
         />
+      )}
+    </div>
+  );
+}
+
+/** What was done before the drawing changed is settled before the next step. */
+function LateBefore({
+  hand: { late },
+  step,
+  onGo,
+}: {
+  readonly hand: WorkHand;
+  readonly step: Step;
+  readonly onGo: (id: string) => void;
+}) {
+  const own = late.find((each) => each.step.id === step.id);
+  const others = late.filter((each) => each !== own);
+  return (
+    <div className="text-[16px]">
+      {own && <LateStep late={own} />}
+      {others.length > 0 && !own && (
+        <details open={others.length === 1}>
+          <summary className="min-h-11 cursor-pointer pt-2 font-semibold text-larch-text">
+            {others.length === 1
+              ? 'The drawing has changed since one step was done: look at it first'
+              : `The drawing has changed since ${others.length} steps were done: look at them first`}
+          </summary>
+          {others.map((each) => (
+            <LateStep key={each.step.id} late={each} onPick={onGo} />
+          ))}
+        </details>
       )}
     </div>
   );

@@ -67,6 +67,7 @@ export function OrderList({ hand, picked, pick }: Props) {
       `${said(active.id)}, put down${over ? ` at place ${place(over.id)}` : ''}.`,
     onDragCancel: ({ active }) => `${said(active.id)} stays where it was.`,
   };
+  const resting = new Set(hand.late.flatMap(({ standOnIt }) => standOnIt.map(({ id }) => id)));
   const breached = new Set(work.breaches.map(({ step }) => step));
   return (
     <div
@@ -98,6 +99,7 @@ export function OrderList({ hand, picked, pick }: Props) {
                   state={progress.states.get(step.id) ?? 'waits'}
                   hours={hours(step)}
                   early={breached.has(step.id)}
+                  rests={resting.has(step.id)}
                   next={progress.next === step.id}
                   picked={picked === step.id}
                   pick={pick}
@@ -124,6 +126,8 @@ interface RowProps {
   readonly state: StepState;
   readonly hours: number;
   readonly early: boolean;
+  /** Done already, and a step that it needs was done by other numbers than it has now. */
+  readonly rests: boolean;
   readonly next: boolean;
   readonly picked: boolean;
   readonly pick: (step: string) => void;
@@ -137,6 +141,7 @@ const Row = memo(function Row({
   state,
   hours,
   early,
+  rests,
   next,
   picked,
   pick,
@@ -189,6 +194,9 @@ const Row = memo(function Row({
           {step.name}
         </button>
         {next && <span className="caption shrink-0">next</span>}
+        {rests && (
+          <span className="shrink-0 text-[12px] font-semibold text-larch-text">rests on a changed step</span>
+        )}
         {early && <span className="shrink-0 text-[12px] font-semibold text-larch-text">too early</span>}
         <span className="figure w-16 shrink-0 text-right text-[13px] text-quiet">{hoursText(hours)}</span>
       </div>

@@ -76,6 +76,13 @@ export function OrderView({ plan, hand }: { readonly plan: Plan; readonly hand: 
               {progress.done} of {work.steps.length} steps done
             </span>{' '}
             <span className="caption">{hoursText(left)} of work left</span>
+            {hand.late.length > 0 && (
+              <Button look="link" className="ml-3" onClick={() => pick(hand.late[0]!.step.id)}>
+                {hand.late.length === 1
+                  ? '1 done step has changed'
+                  : `${hand.late.length} done steps have changed`}
+              </Button>
+            )}
             {toLookAt > 0 && (
               <Button look="link" className="ml-3" onClick={() => told.current?.scrollIntoView()}>
                 {toLookAt} to look at

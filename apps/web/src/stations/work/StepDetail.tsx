@@ -21,6 +21,7 @@ import {
   workOf,
 } from './changes';
 import { hoursText, parseHours } from './hoursText';
+import { LateStep } from './LateStep';
 import { StepDrawing } from './StepDrawing';
 import { STATE_WORDS, StepMark } from './StepMark';
 import { useTool } from './useTool';
@@ -63,6 +64,7 @@ export function StepDetail({ plan, hand, step, pick }: Props) {
     return result;
   };
   const blocks = steps.filter(({ needs }) => needs.some((need) => need.step === step.id));
+  const late = hand.late.find((each) => each.step.id === step.id);
   const wait = data.waits[step.id] ?? USUAL_WAITS[step.id] ?? 0;
   return (
     <Group title={`Step ${index + 1} of ${steps.length}`}>
@@ -79,6 +81,11 @@ export function StepDetail({ plan, hand, step, pick }: Props) {
         <StepMark state={state} />
         <span>{asSentence(STATE_WORDS[state])}</span>
       </p>
+      {late && (
+        <div className="px-4">
+          <LateStep late={late} />
+        </div>
+      )}
       {tick?.wrong !== undefined && <p className="px-4 text-brick">Wrong: {tick.wrong}</p>}
       <p className="px-4 py-1">{step.about}</p>
       {step.check !== undefined && <p className="px-4 pb-1 text-[13.5px]">Check: {step.check}</p>}

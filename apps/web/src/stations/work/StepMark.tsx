@@ -17,7 +17,7 @@ const TINT = {
 } as const;
 export const STATE_WORDS: Readonly<Record<StepState, string>> = {
   done: 'done',
-  changed: 'done, but drawn otherwise since: look whether it still fits',
+  changed: 'done, but the drawing has changed since',
   wrong: 'something is wrong',
   ready: 'can be done now',
   waits: 'waits for another step',

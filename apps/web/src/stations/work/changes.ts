@@ -1,4 +1,12 @@
-import { moved, putBack, USUAL_WORK, without as withoutKeys, type Step } from '@larchwood/core';
+import {
+  moved,
+  numbersOf,
+  putBack,
+  USUAL_WORK,
+  without as withoutKeys,
+  type Late,
+  type Step,
+} from '@larchwood/core';
 import { changeReading } from '../fixture/changes';
 import type { BuildDocument, Calendar, Done, OwnStep, WayId, WorkData } from '@larchwood/format';
 
@@ -94,12 +102,17 @@ export const setDone =
   ): Change =>
   (document) => {
     const before = document.done?.find((each) => each.step === step.id);
-    const { wrong, hours, done } = { ...(before ?? { done: false }), ...part };
+    const { wrong, hours, done, kept } = { ...(before ?? { done: false }), ...part };
+    // What it was done by stays with the tick until it is done anew.
+    const anew = part.done === true || !before?.done;
+    const was = anew ? numbersOf({ sort: 'own', lines: [], ...step }) : before.was;
     const next: Done = {
       step: step.id,
-      of: step.of,
+      of: anew ? step.of : before.of,
       done,
       on: now.toISOString(),
+      ...(done && was !== undefined ? { was } : {}),
+      ...(done && !anew && kept !== undefined ? { kept } : {}),
       ...(hours === undefined ? {} : { hours }),
       ...(wrong === undefined ? {} : { wrong }),
     };
@@ -109,7 +122,38 @@ export const setDone =
     const ticked = all.length > 0 ? { ...document, done: all } : withoutKeys(document, 'done');
     const settings =
       step.sort === 'set' && part.done !== undefined
-        ? (step.lines ?? []).flatMap(({ setting }) => setting ?? [])
+        ? (step.lines ?? []).flatMap(({ setting, value }) =>
+            setting === undefined ? [] : [{ setting, value }],
+          )
         : [];
-    return settings.reduce((each, setting) => changeReading(setting, { set: done })(each), ticked);
+    return settings.reduce(
+      (each, { setting, value }) => changeReading(setting, { set: done, at: value })(each),
+      ticked,
+    );
   };
+
+/**
+ * What was made by other numbers stays as it is: a step is done as it was done, and a setting is taken to stand where it was
+ * set, so that the others make up for it.
+ */
+export const keepAsMade = ({ step, lines }: Late, now: Date): Change =>
+  step.sort === 'set'
+    ? (document) =>
+        lines.reduce((each, { id, was }) => {
+          const setting = step.lines.find((line) => line.id === id)?.setting;
+          return setting === undefined ? each : changeReading(setting, { set: true, found: was })(each);
+        }, document)
+    : setDone(step, { kept: step.of }, now);
+
+/** It is made, or set, again: open until it is. */
+export const makeAgain = ({ step, lines }: Late, now: Date): Change =>
+  step.sort === 'set' && lines.length > 0
+    ? (document) =>
+        lines.reduce(
+          (each, { id }) => {
+            const of = step.lines.find((line) => line.id === id);
+            return of?.setting === undefined ? each : changeReading(of.setting, { set: false })(each);
+          },
+          setDone({ id: step.id, of: step.of }, { done: false }, now)(document),
+        )
+    : setDone(step, { done: false }, now);

@@ -19,9 +19,9 @@ import { steering } from './steering.js';
 /** What is set on the fixture, whatever of it is set already: a tick changes no step. */
 const seeds = stage('seeds', { fixture }, ({ fixture: of }): readonly SettingSeed[] =>
   of.refused === undefined
-    ? of.settings.map(({ id, group, name, check, piece, exact, reading, adapted, quantity }) => ({
+    ? of.settings.map(({ id, group, name, check, piece, reading, adapted, quantity }) => ({
         ...{ id, group, name, check, piece, quantity },
-        value: Math.abs(adapted) > 1e-9 ? exact : reading,
+        value: reading - adapted,
       }))
     : [],
 );

@@ -232,7 +232,7 @@ function loadsOf(making: Making, part: SubAssembly, before: SubAssembly | undefi
           ...needs('usual', ...new Set(hosts.filter((host) => earlier(part, host, pair[0]!)).map(loadOf))),
           ...first,
         ],
-        of: told(...[pair[0]!.start, pair[0]!.end].flat()),
+        of: placed(making, ...pair[0]!.start, ...pair[0]!.end),
       });
     }),
     ...plates.map((id) => {
@@ -252,11 +252,15 @@ function loadsOf(making: Making, part: SubAssembly, before: SubAssembly | undefi
         pieces: both.map((plate) => plate.id),
         sheet: { station: 'cuts', show: 'flat', ref: both[0]!.id },
         needs: needs('piece', `plate:${id}`),
-        of: told(...both[0]!.at),
+        of: placed(making, ...both[0]!.at),
       });
     }),
   ];
 }
+
+/** Where a part is put: the fixture’s settings say it, where there are any, and are told by themselves when they change. */
+const placed = ({ settings }: Making, ...at: readonly number[]): string =>
+  settings.length > 0 ? '' : told(...at);
 
 /** A host in the same sub-assembly that comes before. */
 const earlier = ({ pieces }: SubAssembly, host: string, piece: Piece): boolean =>
