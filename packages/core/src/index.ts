@@ -4,6 +4,8 @@ export { asSentence, nameInText, withArticle, bandUseText } from './words.js';
 export { without } from './without.js';
 export {
   parseLength,
+  formatGauge,
+  gaugeDisplay,
   formatExactly,
   formatLength,
   lengthText,

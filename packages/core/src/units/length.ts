@@ -119,6 +119,19 @@ export const formatExactly = (millimetres: number, display: LengthDisplay, bare 
     : formatLength(millimetres, { ...display, length: 'inch' }, 1, bare);
 
 /**
+ * How a plate, a sheet or a wall is told: as a fraction only where it is one, else it would be told as another that can be
+ * bought.
+ * @param millimetres mm
+ */
+export function gaugeDisplay(millimetres: number, display: LengthDisplay): LengthDisplay {
+  if (display.length !== 'fraction') return display;
+  const parts = (millimetres / INCH) * display.denominator;
+  return Math.abs(parts - Math.round(parts)) < 1e-6 ? display : { ...display, length: 'inch' };
+}
+export const formatGauge = (millimetres: number, display: LengthDisplay, bare = false): string =>
+  formatLength(millimetres, gaugeDisplay(millimetres, display), 2, bare);
+
+/**
  * For words that are written before the build's units are known: `150 mm (5.91 in)`.
  * @param millimetres mm
  */

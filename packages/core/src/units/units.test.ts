@@ -8,6 +8,7 @@ import { barOf, boredOf } from '../steering/made/pieces.js';
 import { editableMass, formatMass, massBothWays, parseMass, POUND } from './mass.js';
 import {
   editableLength,
+  formatGauge,
   formatLength,
   lengthBothWays,
   lengthText,
@@ -274,4 +275,27 @@ describe('masses', () => {
   ] as const)('refuses “%s” in words', (text, unit, words) =>
     expect(parseMass(text, unit)).toEqual({ ok: false, message: expect.stringContaining(words) }),
   );
+});
+
+describe('gauges and plates', () => {
+  const fraction: LengthDisplay = { length: 'fraction', denominator: 16 };
+  it('a size is a fraction only where it is one: 6 mm is no 1/4 in', () => {
+    expect(formatGauge(6, fraction)).toBe('0.236 in');
+    expect(formatGauge(6.35, fraction)).toBe('1/4 in');
+    expect(formatGauge(1.65, fraction)).toBe('0.065 in');
+    expect(formatGauge(3.25, MM)).toBe('3.25 mm');
+  });
+  it('whatever it is, what is told is the size, to half of what a caliper reads', () => {
+    const display = fc.constantFrom<LengthDisplay>(
+      ...[16, 32, 64].map((denominator) => ({ length: 'fraction', denominator }) as LengthDisplay),
+      { length: 'inch', denominator: 32 },
+    );
+    fc.assert(
+      fc.property(fc.double({ min: 0.3, max: 40, noNaN: true }), display, (mm, units) => {
+        expect(Math.abs((read(formatGauge(mm, units), 'fraction') as number) - mm)).toBeLessThanOrEqual(
+          0.0005 * 25.4 + 1e-9,
+        );
+      }),
+    );
+  });
 });

@@ -45,6 +45,8 @@ export interface Line {
   /** mm or degrees, where it is a number. */
   readonly value?: number;
   readonly quantity?: Quantity;
+  /** A plate’s or a wall’s size: never told as a fraction that it is not. */
+  readonly gauge?: true;
   /** A setting of the fixture: ticked and read there. */
   readonly setting?: string;
   /** A measure of the measuring list: read at the step's stage. */

@@ -1,4 +1,4 @@
-import { findMaterial, formatLength, sectionText, type PieceCut } from '@larchwood/core';
+import { findMaterial, formatLength, sectionText, type PieceCut, formatGauge } from '@larchwood/core';
 import { label, placed, type Drawing, type Mark } from '../drawing.js';
 import { SHEETS, stretched } from '../paper.js';
 import { jointName } from '../patterns/stripWords.js';
@@ -67,7 +67,7 @@ export function labelWords({ document, plan, edition, address }: Source): readon
     }),
     ...plan.frame.plates.map(({ mark, name, plate }): LabelWords => ({
       ...{ mark, name, code: code(mark) },
-      length: `${formatLength(plate.thickness, units)} thick`,
+      length: `${formatGauge(plate.thickness, units)} thick`,
       lines: [findMaterial(plate.material)?.name ?? plate.material],
     })),
   ];

@@ -14,6 +14,7 @@ import {
   type Piece,
   type PieceCut,
   type Plan,
+  formatGauge,
 } from '@larchwood/core';
 import { csvOf } from '../csv.js';
 import { jointName } from '../patterns/stripWords.js';
@@ -55,7 +56,7 @@ export function cutListTable(
       ...EMPTY,
       mark: plate.mark,
       name: plate.name,
-      section: `plate ${length(plate.plate.thickness, display)} ${unit}`,
+      section: `plate ${formatGauge(plate.plate.thickness, display)}`,
       material: findMaterial(plate.plate.material)?.name ?? plate.plate.material,
       mass: massIn(plate.mass, display),
     })),

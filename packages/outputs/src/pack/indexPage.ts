@@ -7,6 +7,7 @@ import {
   sectionText,
   type LengthDisplay,
   type Plan,
+  formatGauge,
 } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { pieceState } from '../lists/cutList.js';
@@ -154,7 +155,7 @@ function cutTable({ cuts, frame }: Plan, document: BuildDocument): string {
   const plates = frame.plates.map(({ mark, name, plate, mass }) => [
     escaped(mark),
     escaped(name),
-    `plate ${formatLength(plate.thickness, units)}`,
+    `plate ${formatGauge(plate.thickness, units)}`,
     '',
     formatMass(mass, units, 2),
     escaped(state(mark)),

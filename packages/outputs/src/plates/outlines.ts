@@ -8,6 +8,7 @@ import {
   type MadeOutline,
   type PlacedPlate,
   type Plan,
+  formatGauge,
 } from '@larchwood/core';
 import { circle, label, path, placed, type Drawing, type Mark, type Point } from '../drawing.js';
 import { onSheets, type Shape } from '../patterns/sheets.js';
@@ -93,7 +94,7 @@ export function outlineShape(outline: OnPaper, display: LengthDisplay): Shape {
   const words = [
     ...(outline.stuck
       ? [outline.name, 'As its free face shows it: stick it on, and punch the holes']
-      : [`${outline.name}, ${outline.count} off`, `${size(outline.thickness)} thick`]),
+      : [`${outline.name}, ${outline.count} off`, `${formatGauge(outline.thickness, display)} thick`]),
     ...new Set(
       outline.holes.map(({ diameter, name }) => `${size(diameter)} hole${name === '' ? '' : `, ${name}`}`),
     ),

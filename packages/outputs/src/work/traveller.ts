@@ -18,12 +18,14 @@ import {
   VIEW_AXES,
   withMoves,
   work,
+  type LengthDisplay,
   type Line,
   type OnPaper,
   type Plan,
   type Seen,
   type Step,
   type Work,
+  formatGauge,
 } from '@larchwood/core';
 import { path, type Drawing, type Mark } from '../drawing.js';
 import { SHEETS } from '../paper.js';
@@ -34,9 +36,8 @@ import { tablePages, type Table } from '../tables.js';
 export function travellerSheets({ document, plan, revision }: Source): Drawing[] {
   const made = new Planner().ask(work, document);
   const { units, paper } = document;
-  const length = (value: number) => formatLength(value, units, 1);
   const tables = [
-    ...partsOf(made).map((part) => stepTable(part, plan, made, length)),
+    ...partsOf(made).map((part) => stepTable(part, plan, made, units)),
     weldTable(made, document),
   ];
   return tablePages(
@@ -68,12 +69,7 @@ function partsOf({ steps }: Work): readonly (readonly Step[])[] {
 
 const PICTURE = { width: 26, height: 15 };
 
-function stepTable(
-  steps: readonly Step[],
-  plan: Plan,
-  { steps: all }: Work,
-  length: (value: number) => string,
-): Table {
+function stepTable(steps: readonly Step[], plan: Plan, { steps: all }: Work, units: LengthDisplay): Table {
   const { phase, part } = steps[0]!;
   const cautions = [...new Set(steps.flatMap(({ cautions: of }) => of))];
   return {
@@ -89,7 +85,7 @@ function stepTable(
     rows: steps.map((step) => [
       String(all.indexOf(step) + 1),
       step.name,
-      step.lines.slice(0, MOST).map(lineText(length)).join('; ') +
+      step.lines.slice(0, MOST).map(lineText(units)).join('; ') +
         (step.lines.length > MOST ? `; and ${step.lines.length - MOST} more` : ''),
       step.check ?? '',
       '____',
@@ -101,9 +97,11 @@ function stepTable(
 const MOST = 6;
 
 const lineText =
-  (length: (value: number) => string) =>
-  ({ text, value, quantity }: Line): string =>
-    value === undefined ? text : `${text} ${quantity === 'angle' ? formatAngle(value) : length(value)}`;
+  (units: LengthDisplay) =>
+  ({ text, value, quantity, gauge }: Line): string =>
+    value === undefined
+      ? text
+      : `${text} ${quantity === 'angle' ? formatAngle(value) : gauge ? formatGauge(value, units) : formatLength(value, units)}`;
 
 /** Every stretch in the order of welding. */
 function weldTable({ seams }: Work, { units, work: own }: Source['document']): Table {

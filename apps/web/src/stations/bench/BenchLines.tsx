@@ -9,6 +9,7 @@ import {
   type Line,
   type Plan,
   type Step,
+  gaugeDisplay,
 } from '@larchwood/core';
 import type { CheckStage } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
@@ -43,11 +44,15 @@ export function BenchLines({ plan, step }: { readonly plan: Plan; readonly step:
   );
 }
 
-function Value({ line: { value, quantity } }: { readonly line: Line }) {
+function Value({ line: { value, quantity, gauge } }: { readonly line: Line }) {
   const { document } = useEditor('document');
   return value === undefined || quantity === undefined ? null : (
     <span className="shrink-0 text-[24px] font-bold">
-      <Measure value={value} quantity={quantity} display={document.units} />
+      <Measure
+        value={value}
+        quantity={quantity}
+        display={gauge ? gaugeDisplay(value, document.units) : document.units}
+      />
     </span>
   );
 }

@@ -1,4 +1,4 @@
-import { sectionLabel, sectionText } from '@larchwood/core';
+import { sectionLabel, sectionText, gaugeDisplay } from '@larchwood/core';
 import type { Group as FrameGroup, Member, Plate } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
@@ -81,7 +81,8 @@ function PlateRow({ plate }: { readonly plate: Plate }) {
         {plate.mirrored && <span className="caption"> L + R</span>}
       </span>
       <span className="caption">
-        plate, <Length mm={plate.thickness} display={document.units} digits={2} />
+        plate,{' '}
+        <Length mm={plate.thickness} display={gaugeDisplay(plate.thickness, document.units)} digits={2} />
       </span>
     </li>
   );

@@ -1,7 +1,15 @@
 import { ArrowDown, ArrowUp, RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { asSentence, CAUTIONS, success, USUAL_WAITS, type Plan, type Step } from '@larchwood/core';
+import {
+  asSentence,
+  CAUTIONS,
+  success,
+  USUAL_WAITS,
+  type Plan,
+  type Step,
+  gaugeDisplay,
+} from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Group, Row } from '../../ledger/Panel';
 import { TextField } from '../../ledger/TextField';
@@ -89,10 +97,14 @@ export function StepDetail({ plan, hand, step, pick }: Props) {
       {tick?.wrong !== undefined && <p className="px-4 text-brick">Wrong: {tick.wrong}</p>}
       <p className="px-4 py-1">{step.about}</p>
       {step.check !== undefined && <p className="px-4 pb-1 text-[13.5px]">Check: {step.check}</p>}
-      {step.lines.slice(0, MOST_LINES).map(({ id, text, value, quantity }) => (
+      {step.lines.slice(0, MOST_LINES).map(({ id, text, value, quantity, gauge }) => (
         <Row key={id} name={<span className="text-[13.5px]">{text}</span>}>
           {value !== undefined && quantity !== undefined && (
-            <Measure value={value} quantity={quantity} display={document.units} />
+            <Measure
+              value={value}
+              quantity={quantity}
+              display={gauge ? gaugeDisplay(value, document.units) : document.units}
+            />
           )}
         </Row>
       ))}

@@ -198,7 +198,7 @@ function plateStep(making: Making, id: string): Step {
         : 'In card or thin board first, on the frame: a plate cut from a wrong dimension is found there.',
     check: 'Holes by the bolt that goes in; edges broken.',
     pieces: both.map((each) => each.id),
-    lines: [{ id: 'thick', text: 'Thickness', value: thickness, quantity: 'length' }],
+    lines: [{ id: 'thick', text: 'Thickness', value: thickness, quantity: 'length', gauge: true }],
     tool: 'Full-size outline',
     sheet: { station: 'cuts', show: 'flat', ref: both[0]!.id },
     needs: [...needs('piece', 'get'), ...arrivals(making, all)],

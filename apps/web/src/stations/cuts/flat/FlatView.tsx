@@ -8,6 +8,7 @@ import {
   STEERING_GROUP,
   type PlacedPlate,
   type Plan,
+  gaugeDisplay,
 } from '@larchwood/core';
 import type { Plate } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
@@ -150,7 +151,12 @@ function PlateRow({ each: { plate, mark, mass }, count, lit, onChoose }: RowProp
       <td className="text-left">{TRIAL[plate.trial?.state ?? 'none']}</td>
       <td className="figure">{plate.holes.length}</td>
       <td>
-        <Length mm={plate.thickness} display={document.units} digits={2} unit={false} />
+        <Length
+          mm={plate.thickness}
+          display={gaugeDisplay(plate.thickness, document.units)}
+          digits={2}
+          unit={false}
+        />
       </td>
       <td className="!pr-4">
         <Mass kg={mass} display={document.units} digits={2} />

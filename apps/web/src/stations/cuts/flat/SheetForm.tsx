@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { success, type PlacedPlate } from '@larchwood/core';
+import { success, type PlacedPlate, gaugeDisplay } from '@larchwood/core';
 import { nestOnSheets } from '@larchwood/outputs';
 import { useEditor } from '../../../editor/editor';
 import { lengthWithin } from '../../../ledger/bounds';
@@ -60,7 +60,8 @@ export function SheetForm({
         </Row>
       ))}
       <p className="px-4 text-[13px]" role="status">
-        All of <Length mm={thickness} display={document.units} digits={2} /> come out of {nest.sheets.length}
+        All of <Length mm={thickness} display={gaugeDisplay(thickness, document.units)} digits={2} /> come out
+        of {nest.sheets.length}
         {nest.sheets.length === 1 ? ' sheet' : ' sheets'}
         {nest.over.length > 0 && (
           <b className="text-larch-text">; larger than the sheet: {nest.over.join(', ')}</b>
