@@ -3,9 +3,18 @@ import { join } from 'node:path';
 import { MikroORM, RequestContext } from '@mikro-orm/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { ordersOf } from '@larchwood/core';
-import { FILE_SUFFIX, readShopText, type CutOrder } from '@larchwood/format';
+import type { StoredBuild } from '@larchwood/contract';
+import {
+  changesBetween,
+  FILE_SUFFIX,
+  isUnchanged,
+  readShopText,
+  type BuildDocument,
+  type CutOrder,
+} from '@larchwood/format';
 import { BuildsService } from './builds/builds.service.js';
 import { BuildEntity, CuttingOrderEntity } from './database/entities.js';
+import { earlierRevisions } from './demoRevisions.js';
 import { ShopService } from './shop/shop.service.js';
 
 /** Fills an empty database with the demo workshop; one that already holds anything, deleted or not, is left alone. */
@@ -16,7 +25,10 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
     for (const file of readdirSync(folder)
       .filter((name) => name.endsWith(FILE_SUFFIX))
       .sort()) {
-      const build = await app.get(BuildsService).import(JSON.parse(readFileSync(join(folder, file), 'utf8')));
+      const build = await withRevisions(
+        app.get(BuildsService),
+        JSON.parse(readFileSync(join(folder, file), 'utf8')) as BuildDocument,
+      );
       for (const order of ordersOf(build.document))
         orm.em.create(CuttingOrderEntity, knownOrder(build.id, order));
     }
@@ -29,6 +41,19 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
       for (const [id, item] of Object.entries(items))
         await app.get(ShopService).save({ list, id }, item, { over: 0 }, 'builder');
   });
+}
+
+/** Puts a demo build in as it came to be: each earlier revision named, and then as it is. */
+async function withRevisions(builds: BuildsService, document: BuildDocument): Promise<StoredBuild> {
+  const [first, ...others] = earlierRevisions(document);
+  let build = await builds.import(first!.document);
+  await builds.mark(build.id, build.revision, { name: first!.name });
+  for (const { name, document: next } of others) {
+    build = await builds.save(build.id, { revision: build.revision, document: next });
+    await builds.mark(build.id, build.revision, { name });
+  }
+  if (isUnchanged(changesBetween(build.document, document))) return build;
+  return builds.save(build.id, { revision: build.revision, document });
 }
 
 /** An order of a demo build as the stand-in would have it. */

@@ -28,6 +28,7 @@ export type { Quantity } from './units/quantity.js';
 export { sectionText, sectionLabel } from './frame/sectionText.js';
 export * from './vector/vector.js';
 export { readDocument, readDocumentText } from './start/read.js';
+export { begunParts } from './start/begun.js';
 export { createBuild, frameFromLayout, frameMadeAgain, type CreateOptions } from './start/create.js';
 export * from './stance/dimension.js';
 export * from './stance/singleTrack.js';

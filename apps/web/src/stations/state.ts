@@ -12,7 +12,7 @@ export interface StationState {
 }
 
 /**
- * Settled, something to look at, or not to be had yet. Notes do not unsettle a station.
+ * Settled, something to look at, or not started. Notes do not unsettle a station.
  * @param swept what takes longer to find: gaps through all that moves, and what of the fixture is in the way
  */
 export function stateOf(
@@ -26,5 +26,5 @@ export function stateOf(
   if (count > 0) return { is: 'findings', count };
   // A stance that makes no vehicle is where to look.
   if (!plan && id === 'stance') return { is: 'findings', count: 0 };
-  return { is: empty(document, plan) ? 'none' : 'settled', count: 0 };
+  return { is: empty(document) ? 'none' : 'settled', count: 0 };
 }

@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
-import type { Finding, Plan } from '@larchwood/core';
-import type { BuildDocument } from '@larchwood/format';
+import { begunParts, type Finding } from '@larchwood/core';
+import type { BuildDocument, Part } from '@larchwood/format';
 
 /** The parts of the work, in their order. */
 export const GROUPS = ['Plan', 'Frame', 'Shop', 'Record'] as const;
@@ -8,9 +8,11 @@ export const GROUPS = ['Plan', 'Frame', 'Shop', 'Record'] as const;
 /** What the state of a station is seen from: a plan, or as much of one. */
 export interface Seen {
   readonly findings: readonly Finding[];
-  readonly cuts: Pick<Plan['cuts'], 'length'>;
-  readonly fixture: Pick<Plan['fixture'], 'refused'>;
 }
+
+/** Whether something was settled in one of these parts: a build just made is as its starting set has it. */
+export const isBegun = (document: BuildDocument, ...parts: readonly Part[]): boolean =>
+  parts.some((part) => begunParts(document).has(part));
 
 /** A station: where it stands in the work, its view, and when there is nothing in it yet. */
 export interface StationEntry {
@@ -20,8 +22,8 @@ export interface StationEntry {
   readonly group: (typeof GROUPS)[number];
   /** Its view, fetched when it is first gone to. */
   readonly load: () => Promise<{ readonly Component: ComponentType }>;
-  /** Whether nothing has been begun in it. No plan: the stance makes no vehicle. */
-  readonly empty: (document: BuildDocument, plan: Seen | undefined) => boolean;
+  /** Whether nothing has been settled in it. */
+  readonly empty: (document: BuildDocument) => boolean;
   /** A record is never settled: the shelf does not show it. */
   readonly isRecord?: true;
 }

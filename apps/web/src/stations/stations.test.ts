@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Finding } from '@larchwood/core';
-import { made, planMade } from '../../../../testing/made.js';
+import { USUAL_WORK, type Finding } from '@larchwood/core';
+import { FAMILIES, made, planMade } from '../../../../testing/made.js';
 import { waitingAt } from '../workshop/waiting';
 import { stateOf } from './state';
 import { GROUPS, type StationEntry } from './station';
@@ -63,9 +63,16 @@ describe('stations', () => {
     ]);
     expect(next).toEqual({ station: 'stance', words: 'Stance: has no shape yet' });
   });
+  it.each(FAMILIES)('of a %s, %s, that was just made nothing is settled', (kind, set) => {
+    for (const station of STATIONS)
+      expect(stateOf(station, made(kind, set), undefined).is, station.id).not.toBe('settled');
+  });
   it('what waits is the first finding, then what is not begun, then the fixture', () => {
     const begun = { ...build, brief: { ...build.brief, purpose: 'Racing' } };
-    expect(waitingAt(begun, plan).next).toEqual({
+    expect(waitingAt(begun, plan).next).toEqual({ station: 'stance', words: 'Stance: not started' });
+    // What was good as it began is not asked for once something after it was settled.
+    const work = { ...USUAL_WORK, welding: 'on' as const };
+    expect(waitingAt({ ...begun, work }, plan).next).toEqual({
       station: 'fixture',
       words: 'All settled: set the fixture',
     });

@@ -28,8 +28,6 @@ export function lookAt(sent: BuildDocument, closely: boolean): Look {
     silhouette: silhouetteOf(plan),
     seen: {
       findings: [...plan.findings, ...swept],
-      cuts: { length: plan.cuts.length },
-      fixture: { refused: plan.fixture.refused },
     },
     tubes: plan.frame.pieces.length,
     mass: plan.weights.reduce((sum, { mass }) => sum + mass, 0),

@@ -9,7 +9,7 @@ import { waitingAt } from './waiting';
 
 const build = made('bicycle', 'road');
 const told = planMade(DEMO.find(({ kind }) => kind === 'buggy')!).findings;
-const quiet: Seen = { findings: [], cuts: { length: 12 }, fixture: { refused: undefined } };
+const quiet: Seen = { findings: [] };
 const at = (station: Finding['where']['station'], severity: Finding['severity']): Finding => ({
   ...told[0]!,
   severity,
@@ -25,7 +25,7 @@ describe('what waits at a build', () => {
     expect(waiting.next.station).toBe('tubes');
     expect(waiting.next.words).toMatch(/^Tubes: ./);
     expect(waiting.stations.find(({ id }) => id === 'tubes')).toMatchObject({ is: 'findings', count: 1 });
-    expect(waiting.stations.find(({ id }) => id === 'stance')).toMatchObject({ is: 'settled', count: 0 });
+    expect(waiting.stations.find(({ id }) => id === 'stance')).toMatchObject({ is: 'none', count: 0 });
   });
   it('without anything to look at it is the first that is not begun, then the bench, then the fixture', () => {
     const begun = waitingAt(build, quiet);

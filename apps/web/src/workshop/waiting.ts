@@ -17,7 +17,11 @@ export function waitingAt(document: BuildDocument, seen: Seen | undefined): Wait
     name: station.name,
     ...stateOf(station, document, seen),
   }));
-  const open = stations.find(({ is }) => is === 'findings') ?? stations.find(({ is }) => is === 'none');
+  // What was left as it began before something that was settled was good as it began.
+  const settled = stations.findLastIndex(({ is }) => is === 'settled');
+  const open =
+    stations.find(({ is }) => is === 'findings') ??
+    stations.find(({ is }, place) => is === 'none' && place > settled);
   const done = document.done?.filter(({ done: is }) => is).length ?? 0;
   if (done > 0 && open?.is !== 'findings')
     return {

@@ -1,9 +1,9 @@
-import type { StationEntry } from '../station';
+import { isBegun, type StationEntry } from '../station';
 
 export const joints: StationEntry = {
   id: 'joints',
   name: 'Joints',
   group: 'Frame',
   load: async () => ({ Component: (await import('./JointsStation')).JointsStation }),
-  empty: (_, plan) => !plan || plan.cuts.length === 0,
+  empty: (document) => !isBegun(document, 'frame'),
 };

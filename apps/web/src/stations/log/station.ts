@@ -5,6 +5,6 @@ export const log: StationEntry = {
   name: 'Log',
   group: 'Record',
   load: async () => ({ Component: (await import('./LogStation')).LogStation }),
-  empty: (_, plan) => !plan,
+  empty: ({ notes, done = [], measured = [] }) => notes === '' && done.length + measured.length === 0,
   isRecord: true,
 };

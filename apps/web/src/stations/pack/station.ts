@@ -1,3 +1,4 @@
+import { ordersOf } from '@larchwood/core';
 import type { StationEntry } from '../station';
 
 export const pack: StationEntry = {
@@ -5,6 +6,6 @@ export const pack: StationEntry = {
   name: 'Pack',
   group: 'Record',
   load: async () => ({ Component: (await import('./PackStation')).PackStation }),
-  empty: (_, plan) => !plan,
+  empty: (document) => ordersOf(document).length === 0,
   isRecord: true,
 };

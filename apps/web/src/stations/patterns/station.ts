@@ -1,9 +1,9 @@
-import type { StationEntry } from '../station';
+import { isBegun, type StationEntry } from '../station';
 
 export const patterns: StationEntry = {
   id: 'patterns',
   name: 'Patterns',
   group: 'Shop',
   load: async () => ({ Component: (await import('./PatternsStation')).PatternsStation }),
-  empty: (_, plan) => !plan || plan.cuts.length === 0,
+  empty: (document) => !isBegun(document, 'frame'),
 };

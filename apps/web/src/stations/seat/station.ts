@@ -1,9 +1,9 @@
-import type { StationEntry } from '../station';
+import { isBegun, type StationEntry } from '../station';
 
 export const seat: StationEntry = {
   id: 'seat',
   name: 'Seat',
   group: 'Plan',
   load: async () => ({ Component: (await import('./SeatStation')).SeatStation }),
-  empty: (_, plan) => !plan,
+  empty: (document) => document.brief.riders.length === 0 && !isBegun(document, 'seat', 'mass'),
 };

@@ -1,4 +1,4 @@
-import type { StationEntry } from '../station';
+import { isBegun, type StationEntry } from '../station';
 import { StanceStation } from './StanceStation';
 
 export const stance: StationEntry = {
@@ -7,5 +7,5 @@ export const stance: StationEntry = {
   group: 'Plan',
   // An open build begins here: its first view waits for nothing more.
   load: () => Promise.resolve({ Component: StanceStation }),
-  empty: (_, plan) => !plan,
+  empty: (document) => !isBegun(document, 'stance', 'wheels'),
 };

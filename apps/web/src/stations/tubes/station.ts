@@ -1,9 +1,9 @@
-import type { StationEntry } from '../station';
+import { isBegun, type StationEntry } from '../station';
 
 export const tubes: StationEntry = {
   id: 'tubes',
   name: 'Tubes',
   group: 'Frame',
   load: async () => ({ Component: (await import('./TubesStation')).TubesStation }),
-  empty: (_, plan) => !plan || plan.cuts.length === 0,
+  empty: (document) => !isBegun(document, 'frame'),
 };
