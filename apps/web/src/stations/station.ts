@@ -14,6 +14,10 @@ export interface Seen {
 export const isBegun = (document: BuildDocument, ...parts: readonly Part[]): boolean =>
   parts.some((part) => begunParts(document).has(part));
 
+/** Whether a step of these kinds is ticked, by how their ids begin. */
+export const isDoneIn = ({ done = [] }: BuildDocument, ...kinds: readonly string[]): boolean =>
+  done.some(({ step, done: ticked }) => ticked && kinds.some((kind) => step.startsWith(kind)));
+
 /** A station: where it stands in the work, its view, and when there is nothing in it yet. */
 export interface StationEntry {
   /** Its route, and what findings say where they belong. */

@@ -164,6 +164,21 @@ describe('a setting that was set before the change', () => {
     ).toBe(0);
   });
 
+  it('is for the next frame once this one is off the fixture', () => {
+    const document = { ...withHeld(held, 'frontTrack', 6), fixture: { ...held.fixture, readings } };
+    const steps = stepsOf(document);
+    const states = (done: readonly Done[]) => [
+      ...progressOf(
+        steps,
+        done,
+        standingSettings(readings, 'table'),
+        lateSettings(after, readings),
+      ).states.values(),
+    ];
+    expect(states([])).toContain('changed');
+    const out = steps.find(({ sort }) => sort === 'out')!;
+    expect(states([{ step: out.id, of: out.of, done: true }])).not.toContain('changed');
+  });
   it('makes its step late, and tells what keeping it gives away', () => {
     const document = { ...withHeld(held, 'frontTrack', 6), fixture: { ...held.fixture, readings } };
     const steps = stepsOf(document);

@@ -50,13 +50,17 @@ export function progressOf(
       return all ? [id] : [];
     }),
   );
+  // Off the fixture, what is set on it is for the next frame.
+  const off = steps.some(({ id, sort }) => sort === 'out' && finished.has(id));
   const ticked = (id: string) => finished.has(id) || (!ids.has(id) && byStep.get(id)?.done === true);
   for (const { id, of, needs, sort, lines } of steps) {
     const tick = byStep.get(id);
     const settings = sort === 'set' ? lines.flatMap(({ setting }) => setting ?? []) : [];
-    const asDrawn = settings.some((each) => set.has(each))
-      ? !settings.some((each) => late.has(each))
-      : !tick?.done || tick.of === of || tick.kept === of;
+    const asDrawn =
+      (sort === 'set' && off) ||
+      (settings.some((each) => set.has(each))
+        ? !settings.some((each) => late.has(each))
+        : !tick?.done || tick.of === of || tick.kept === of);
     states.set(
       id,
       tick?.wrong !== undefined

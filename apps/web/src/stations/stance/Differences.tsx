@@ -42,9 +42,9 @@ const CompareList = memo(function CompareList({
     { options: [{ value: 'none', label: 'nothing' }] },
     {
       group: 'Revisions of this build',
-      options: (revisions.data ?? []).map(({ revision, reason }) => ({
+      options: (revisions.data ?? []).map(({ revision, reason, name }) => ({
         value: `revision:${revision}`,
-        label: `revision ${revision}, ${reason}`,
+        label: `revision ${revision}, ${name ?? reason}`,
       })),
     },
     {
@@ -107,7 +107,7 @@ export function Differences({ inFlow = false }: { readonly inFlow?: boolean }) {
     >
       <p className="mb-3">
         {changed.length === 0
-          ? `No dimension differs from ${compared.label}.`
+          ? `No dimension differs from ${compared.label}. Choose another one above.`
           : `${changed.length} of ${rows.length} dimensions differ from ${compared.label}.`}
         {other && other.id !== kind.id && (
           <span className="caption">
