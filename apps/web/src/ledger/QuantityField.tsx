@@ -1,6 +1,7 @@
 import { memo, useCallback, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { LengthDisplay, Result } from '@larchwood/core';
 import { useDraft, useUnits, type Draft, type Editor } from '../editor/editor';
+import { NOT_HERE, useMayType } from '../door/useMayType';
 import { Length } from '../parts/Figure';
 import { readerOf, type FieldQuantity } from './quantities';
 
@@ -29,6 +30,7 @@ export interface QuantityFieldProps {
 export function QuantityField(props: QuantityFieldProps) {
   const units = useUnits();
   const { draft, setDraft, settle } = useDraft(props.field);
+  const readOnly = !useMayType(props.field);
   const onCommit = useLatest(props.onCommit);
   const onActive = useLatest(props.onActive ?? nothing);
   return (
@@ -37,6 +39,7 @@ export function QuantityField(props: QuantityFieldProps) {
       onCommit={onCommit}
       onActive={onActive}
       draft={draft}
+      readOnly={readOnly}
       units={units}
       setDraft={setDraft}
       settle={settle}
@@ -57,6 +60,7 @@ function useLatest<A extends unknown[], R>(newest: (...given: A) => R): (...give
 
 interface FieldProps extends QuantityFieldProps, Pick<Editor, 'setDraft' | 'settle'> {
   readonly draft: Draft | undefined;
+  readonly readOnly: boolean;
   readonly units: LengthDisplay;
 }
 
@@ -74,6 +78,7 @@ const Field = memo(function Field({
   compact = false,
   onActive,
   draft,
+  readOnly,
   units,
   setDraft,
   settle,
@@ -117,6 +122,7 @@ const Field = memo(function Field({
     setDraft(field, result.ok ? undefined : { text: draft.text, message: result.message });
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (readOnly) return;
     if (event.key === 'Enter') {
       event.currentTarget.select();
       if (draft) {
@@ -163,6 +169,8 @@ const Field = memo(function Field({
             aria-label={`${label}, ${reader.spoken}`}
             aria-invalid={message !== undefined}
             aria-describedby={message === undefined ? undefined : messageId}
+            readOnly={readOnly}
+            title={readOnly ? NOT_HERE : undefined}
             inputMode="text"
             autoComplete="off"
             spellCheck={false}
@@ -170,7 +178,7 @@ const Field = memo(function Field({
             style={{
               width: `calc(${Math.max(compact ? 2 : 4, text.length * (typeset ? 0.8 : 1))}ch + 10px)`,
             }}
-            className={`figure min-w-0 ${compact ? 'min-h-6' : ''} border bg-transparent px-1 text-right font-semibold hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
+            className={`figure min-w-0 ${compact ? 'min-h-6' : ''} border bg-transparent px-1 text-right font-semibold not-read-only:hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${
               message === undefined ? 'border-transparent' : 'border-brick'
             } ${typeset ? 'text-transparent' : ''}`}
             onFocus={() => {

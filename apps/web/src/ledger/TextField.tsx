@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import { failure, success, type Result } from '@larchwood/core';
 import { LONGEST } from '@larchwood/format';
+import { NOT_HERE, useMayType } from '../door/useMayType';
 import { useDraft } from '../editor/editor';
 
 interface Props {
@@ -30,6 +31,7 @@ export function TextField({
   parsed = false,
 }: Props) {
   const { draft, setDraft, settle } = useDraft(field);
+  const readOnly = !useMayType(field);
   const messageId = useId();
   const message = draft?.message;
   const type = (text: string) => {
@@ -44,9 +46,11 @@ export function TextField({
     <span className={`inline-flex min-w-0 flex-col ${className}`}>
       <input
         aria-label={label}
+        readOnly={readOnly}
+        title={readOnly ? NOT_HERE : undefined}
         aria-invalid={message !== undefined}
         aria-describedby={message === undefined ? undefined : messageId}
-        className={`min-h-7 w-full border bg-transparent px-1.5 placeholder:text-quiet hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${message === undefined ? 'border-transparent' : 'border-brick'}`}
+        className={`min-h-7 w-full border bg-transparent px-1.5 placeholder:text-quiet not-read-only:hover:border-rule focus:border-larch focus:bg-sheet focus:outline-none ${message === undefined ? 'border-transparent' : 'border-brick'}`}
         value={draft?.text ?? value}
         placeholder={placeholder}
         onChange={(event) => type(event.target.value)}
