@@ -48,12 +48,13 @@ const isSheet = (id: TabId): id is SheetId =>
 export function SteeringStation() {
   const { plan } = useEditor('plan');
   const known = useLinkage();
-  const motion = useMotion();
   const two = (plan?.stance.standing.filter(({ end }) => end === 'rear').length ?? 0) > 1;
   const sprung = (plan?.stance.steered.length ?? 0) > 1 && (plan?.stance.state.frontTravel ?? 0) > 0;
   const tabs = TABS.filter(({ id }) => (id !== 'sides' || two) && (id !== 'bump' || sprung));
   const [shown, choose] = useTab<TabId>(tabs);
   const steering = known?.steering;
+  // The circle is of full lock: until it is turned by hand, it is seen there.
+  const motion = useMotion(shown === 'turn' ? (steering?.sweep.left.steer ?? 0) : 0);
   const corners = useMemo(() => (plan ? cornersOf(plan) : []), [plan]);
   const readings = useMemo(
     () =>
@@ -83,9 +84,11 @@ export function SteeringStation() {
   );
 }
 
-function useMotion(): SteeringMotion {
+/** @param rest where the wheels stand until they are turned here, degrees */
+function useMotion(rest: number): SteeringMotion {
   const { document } = useEditor('document');
-  const [steer, turnTo] = useState(0);
+  const [turned, turnTo] = useState<number>();
+  const steer = turned ?? rest;
   const [last, propose] = useState<Found>();
   const found = last && standsFor(last, document) ? last : undefined;
   return useMemo(() => ({ steer, turnTo, found, propose }), [steer, found]);
