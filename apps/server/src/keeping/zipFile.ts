@@ -2,6 +2,7 @@ import { createWriteStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
+import { setImmediate as otherRequests } from 'node:timers/promises';
 import { buffer } from 'node:stream/consumers';
 import { pipeline } from 'node:stream/promises';
 import { BadRequestException, PayloadTooLargeException } from '@nestjs/common';
@@ -26,10 +27,12 @@ export function zipStream(files: readonly FileToZip[]): Readable {
   zip.on('error', (error: Error) => out.destroy(error));
   for (const { name, packed = false, bytes } of files)
     zip.addReadStreamLazy(name, { ...NO_DATE, compress: !packed }, (done) => {
-      bytes().then(
-        (content) => done(null, Readable.from([content])),
-        (error: unknown) => out.destroy(error instanceof Error ? error : new Error(String(error))),
-      );
+      otherRequests()
+        .then(bytes)
+        .then(
+          (content) => done(null, Readable.from([content])),
+          (error: unknown) => out.destroy(error instanceof Error ? error : new Error(String(error))),
+        );
     });
   zip.end();
   return out;

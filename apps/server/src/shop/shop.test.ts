@@ -1,3 +1,4 @@
+import { MikroORM } from '@mikro-orm/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Problem, StoredItem, StoredShop } from '@larchwood/contract';
 import { findSchool, standardProfile } from '@larchwood/core';
@@ -81,5 +82,34 @@ describe('the workshop’s lists', () => {
     expect(statuses).toEqual([200, ...Array<number>(7).fill(409)]);
     const first = many.find(({ status }) => status === 200)!;
     expect((await all()).rack.new).toEqual(first.body);
+  });
+});
+
+describe('a workshop of an earlier version', () => {
+  it('keeps its riders and fixtures when they become lists, and can go back', async () => {
+    const rider = { name: 'Hedda', stature: 1720, mass: 68, inseam: 800 };
+    const profile = { ...standardProfile(findSchool('table')!), name: 'The yard’s' };
+    const old = new Serving();
+    await old.start();
+    const put = (place: string, item: unknown) => old.call('PUT', `shop/${place}`, { item, over: 0 });
+    await put('riders/a', rider);
+    await put('fixtures/b', profile);
+    await put('sawing/usual', USUAL_SAWING);
+    // As it was before: a table for each.
+    const orm = old.app.get(MikroORM);
+    await orm.getMigrator().down();
+    const rows = async (table: string) =>
+      (await orm.em.getConnection().execute(`select * from ${table}`)).length;
+    expect([await rows('rider'), await rows('profile'), await rows('shop_item')]).toEqual([1, 1, 1]);
+    await orm.getMigrator().up();
+    const { riders, fixtures, sawing } = (await old.call<StoredShop>('GET', 'shop')).body;
+    const items = (list: Readonly<Record<string, StoredItem<unknown>>>) =>
+      Object.values(list).map(({ item, revision }) => [item, revision]);
+    expect([items(riders), items(fixtures), items(sawing)]).toEqual([
+      [[rider, 1]],
+      [[profile, 1]],
+      [[USUAL_SAWING, 1]],
+    ]);
+    await old.end();
   });
 });
