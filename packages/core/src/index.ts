@@ -361,12 +361,18 @@ export { toolOf } from './work/stepTool.js';
 export { moved } from './work/order.js';
 export { putBack, withStepMoves } from './work/remedies.js';
 export { setId } from './work/steps/fixture.js';
-export { isDone, progressOf, standingSettings, type Progress, type StepState } from './work/progress.js';
+export {
+  isDone,
+  progressOf,
+  settingsOf,
+  standingSettings,
+  type Progress,
+  type StepState,
+} from './work/progress.js';
 export {
   lateChanges,
   lateSettings,
   numbersOf,
-  SAME,
   type KeepingCost,
   type Late,
   type LateLine,

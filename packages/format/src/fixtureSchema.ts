@@ -62,6 +62,9 @@ export const FixtureSchema = closed(
           setting: Type.String({ minLength: 1, maxLength: 120, description: 'Setting id' }),
           set: Type.Boolean({ description: 'Ticked as set' }),
           at: Type.Optional(number(-20000, 20000, 'Reading that it was ticked at, mm or degrees')),
+          drawn: Type.Optional(
+            number(-20000, 20000, 'Reading as it was drawn when it was ticked, mm or degrees'),
+          ),
           found: Type.Optional(number(-20000, 20000, 'Reading as found, mm or degrees')),
         },
         'A setting that stands already',

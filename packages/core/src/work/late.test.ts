@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import type { BuildDocument, Done } from '@larchwood/format';
-import { FAMILIES, made, planMade } from '../../../../testing/made.js';
+import { BuildSchema, schemaFaults, type BuildDocument, type Done } from '@larchwood/format';
+import { foundAt, heldIn } from '../../../../testing/fixtures.js';
+import { EVERY_SET, FAMILIES, made, planMade } from '../../../../testing/made.js';
+import { SCHOOLS } from '../fixture/registry.js';
 import type { Plan } from '../plan/plan.js';
 import { Planner } from '../plan/planner.js';
 import { work } from '../plan/stages/work.js';
 import { acrossOf } from '../frame/sections.js';
-import { lateChanges, lateSettings, numbersOf, SAME, type Late } from './late.js';
+import { UNREADABLE, type Setting } from '../fixture/setting.js';
+import { lateChanges, lateSettings, numbersOf, type Late } from './late.js';
 import { progressOf, standingSettings } from './progress.js';
 import type { Step } from './step.js';
 
@@ -58,10 +61,10 @@ describe('a change after a step was done', () => {
         const [was, now] = [old.get(piece.id)!, plan.cuts.find((each) => each.piece === piece.id)!];
         const line = lines.find((each) => each.id === 'length');
         const by = now.overall - was.overall;
-        if (Math.abs(by) < SAME) expect(line).toBeUndefined();
+        if (Math.abs(by) < UNREADABLE) expect(line).toBeUndefined();
         else expect([line?.was, line?.now]).toEqual([was.overall, now.overall]);
         const cost = (what: string) => costs.find((each) => each.what === what)?.value ?? 0;
-        expect(cost('opens') - cost('long'), step.name).toBeCloseTo(Math.abs(by) < SAME ? 0 : by, 6);
+        expect(cost('opens') - cost('long'), step.name).toBeCloseTo(Math.abs(by) < UNREADABLE ? 0 : by, 6);
         // No side of a cope can stand off by more than the tube is wide, for the degree or two that such a change makes.
         expect(cost('askew')).toBeLessThan(acrossOf(piece.section));
         looked += 1;
@@ -132,8 +135,22 @@ describe('a change after a step was done', () => {
     expect(of('cut', [length('length', 630.9)], { length: 631.2 })).toEqual([
       { what: 'long', value: expect.closeTo(0.3, 9), quantity: 'length' },
     ]);
-    expect(of('cut', [length('length', 631 + 1.01 * SAME)], { length: 631 })).toHaveLength(1);
-    expect(of('cut', [length('length', 631 + 0.99 * SAME)], { length: 631 })).toHaveLength(0);
+    expect(of('cut', [length('length', 631 + 1.01 * UNREADABLE)], { length: 631 })).toHaveLength(1);
+    expect(of('cut', [length('length', 631 + 0.99 * UNREADABLE)], { length: 631 })).toHaveLength(0);
+  });
+});
+
+describe('the numbers of a tick', () => {
+  it.each(EVERY_SET)('%s, %s: are such as a document may hold, in every school', (kind, set) => {
+    const build = made(kind, set);
+    let looked = 0;
+    for (const { id: school } of SCHOOLS) {
+      const document = heldIn(build, school);
+      const done = stepsOf(document).map(tick);
+      looked += done.filter(({ was }) => was !== undefined).length;
+      expect(schemaFaults(BuildSchema, { ...document, done }), school).toEqual([]);
+    }
+    expect(looked).toBeGreaterThan(SCHOOLS.length);
   });
 });
 
@@ -142,7 +159,7 @@ describe('a setting that was set before the change', () => {
   const held: BuildDocument = { ...before, brief: { ...before.brief, school: 'table' } };
   const { fixture } = planMade(held);
   const readings = fixture.settings.map(({ id, reading }) => ({
-    ...{ school: 'table' as const, setting: id, set: true, at: reading },
+    ...{ school: 'table' as const, setting: id, set: true, at: reading, drawn: reading },
   }));
   const after = planMade(withHeld(held, 'frontTrack', 6)).fixture;
 
@@ -179,6 +196,48 @@ describe('a setting that was set before the change', () => {
     const out = steps.find(({ sort }) => sort === 'out')!;
     expect(states([{ step: out.id, of: out.of, done: true }])).not.toContain('changed');
   });
+  it.each([
+    ['kart', 'kart'],
+    ['bicycle', 'road'],
+  ] as const)(
+    'of a %s, that makes up for another stands where it was ticked, and is not late for that',
+    (kind, set) => {
+      const build = made(kind, set);
+      const school = kind === 'kart' ? ('table' as const) : ('slide-and-post' as const);
+      const document = heldIn(build, school);
+      // One is found 1.5 further on; some other is then to be set elsewhere than drawn.
+      const moved = planMade(document).fixture.settings.flatMap(({ id, reading }) => {
+        const off = foundAt(document, { [id]: reading + 1.5 });
+        const { settings, outcomes } = planMade(off).fixture;
+        const other = settings.find((each) => each.id !== id && Math.abs(each.adapted) > each.step);
+        return other ? [{ off, other, outcomes, settings }] : [];
+      })[0]!;
+      const { off, other, outcomes, settings } = moved;
+      const tickOf = ({ reading, adapted }: Setting) => ({
+        set: true,
+        at: reading,
+        drawn: reading - adapted,
+      });
+      const readings = settings.map((each) => ({
+        ...{ school, setting: each.id },
+        ...(each.found === undefined ? tickOf(each) : { set: false, found: each.found }),
+      }));
+      const done = planMade({ ...off, fixture: { ...off.fixture, readings } }).fixture;
+      const stands = done.settings.find(({ id }) => id === other.id)!;
+      expect([stands.reading, stands.adapted]).toEqual([other.reading, other.adapted]);
+      expect(lateSettings(done, readings).size).toBe(0);
+      // What comes out is what was promised, not what would come out at the drawn marks.
+      for (const [place, { asSet, name }] of done.outcomes.entries())
+        expect(asSet, name).toBeCloseTo(outcomes[place]!.asSet, 9);
+      // An earlier tick says nothing of where: at its drawn mark, as ever.
+      const bare = [...off.fixture.readings, { school, setting: other.id, set: true }];
+      const before = planMade({ ...off, fixture: { ...off.fixture, readings: bare } }).fixture;
+      expect(before.settings.find(({ id }) => id === other.id)!.reading).toBeCloseTo(
+        other.reading - other.adapted,
+        9,
+      );
+    },
+  );
   it('makes its step late, and tells what keeping it gives away', () => {
     const document = { ...withHeld(held, 'frontTrack', 6), fixture: { ...held.fixture, readings } };
     const steps = stepsOf(document);

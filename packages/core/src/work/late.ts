@@ -1,5 +1,5 @@
 import type { BuildDocument, Done } from '@larchwood/format';
-import type { Fixture } from '../fixture/setting.js';
+import { isElsewhere, UNREADABLE, type Fixture } from '../fixture/setting.js';
 import type { Frame } from '../frame/frame.js';
 import { acrossOf } from '../frame/sections.js';
 import { toRadians } from '../units/angle.js';
@@ -11,9 +11,6 @@ import type { Line, Sort, Step } from './step.js';
 const KEPT: ReadonlySet<Sort> = new Set(['cut', 'bend', 'drill', 'plate', 'set']);
 /** Numbers of one tick at most. */
 const MOST = 60;
-/** Less is no change that anybody could measure at the bench; mm or degrees. Common practice, no source. */
-export const SAME = 0.05;
-
 /** The numbers that a step is done by, to be kept with its tick; none where a change of them would not tell. */
 export function numbersOf({
   sort,
@@ -33,6 +30,7 @@ export interface LateLine {
   readonly was: number | undefined;
   readonly now: number | undefined;
   readonly quantity: Quantity;
+  readonly gauge?: true;
 }
 
 /**
@@ -51,6 +49,7 @@ export interface KeepingCost {
 /** A step that was done by other numbers than it has now. */
 export interface Late {
   readonly step: Step;
+  /** None where its numbers are kept nowhere: it was ticked by an earlier version, or they are read and not made. */
   readonly lines: readonly LateLine[];
   /** None where its numbers were not kept when it was done. */
   readonly costs: readonly KeepingCost[];
@@ -69,16 +68,16 @@ export function lateSettings(
   { school, settings }: Pick<Fixture, 'school' | 'settings'>,
   readings: BuildDocument['fixture']['readings'],
 ): ReadonlyMap<string, LateSetting> {
-  const set = new Map(
-    readings.flatMap(({ school: of, setting, set: ticked, found, at }) =>
-      of === school && ticked && found === undefined && at !== undefined ? [[setting, at] as const] : [],
-    ),
+  const ticks = new Map(
+    readings
+      .filter((each) => each.school === school && each.set && each.found === undefined)
+      .map((each) => [each.setting, each]),
   );
   return new Map(
-    settings.flatMap(({ id, reading, step }) => {
-      const was = set.get(id);
-      return was !== undefined && Math.abs(was - reading) > Math.max(step / 2, SAME)
-        ? [[id, { was, now: reading }] as const]
+    settings.flatMap(({ id, reading, adapted, step }) => {
+      const { at, drawn } = ticks.get(id) ?? {};
+      return at !== undefined && drawn !== undefined && isElsewhere(drawn, reading - adapted, step)
+        ? [[id, { was: at, now: reading }] as const]
         : [];
     }),
   );
@@ -120,10 +119,10 @@ function settingLines({ lines }: Step, late: ReadonlyMap<string, LateSetting>): 
 
 function linesOf({ lines }: Step, was: Readonly<Record<string, number>>): LateLine[] {
   const known = new Map(lines.map((line) => [line.id, line]));
-  const differs = ({ id, value, quantity, text }: Line): LateLine[] =>
-    quantity === undefined || value === undefined || Math.abs((was[id] ?? Infinity) - value) < SAME
+  const differs = ({ id, value, quantity, text, gauge }: Line): LateLine[] =>
+    quantity === undefined || value === undefined || Math.abs((was[id] ?? Infinity) - value) < UNREADABLE
       ? []
-      : [{ id, text, was: was[id], now: value, quantity }];
+      : [{ id, text, was: was[id], now: value, quantity, ...(gauge ? { gauge } : {}) }];
   if (Object.keys(was).length === 0) return [];
   const gone = Object.entries(was).flatMap(([id, value]): LateLine[] =>
     known.get(id)?.value === undefined
@@ -146,7 +145,7 @@ function costsOf(step: Step, lines: readonly LateLine[], { frame, fixture }: Hel
     was === undefined || now === undefined ? [] : [{ ...line, was, by: now - was }],
   );
   const mm = (what: KeepingCost['what'], value: number): KeepingCost[] =>
-    value < SAME ? [] : [{ what, value, quantity: 'length' }];
+    value < UNREADABLE ? [] : [{ what, value, quantity: 'length' }];
   const most = (values: readonly number[]) => Math.max(0, ...values);
   const lengths = (id: string) => both.find((line) => line.id === id)?.by ?? 0;
   const angles = both.filter(({ quantity }) => quantity === 'angle');
@@ -184,7 +183,7 @@ function costsOf(step: Step, lines: readonly LateLine[], { frame, fixture }: Hel
           const of = fixture.settings.find((each) => each.id === setting);
           return of && of.step > 0 ? sum - (by / of.step) * (of.moves[place] ?? 0) : sum;
         }, 0);
-        return Math.abs(value) < SAME
+        return Math.abs(value) < UNREADABLE
           ? []
           : [{ what: 'outcome', value, quantity: outcome.quantity, name: outcome.name }];
       });

@@ -16,6 +16,10 @@ export interface Progress {
   readonly gone: readonly Done[];
 }
 
+/** What a step sets of the fixture. */
+export const settingsOf = ({ sort, lines }: Pick<Step, 'sort' | 'lines'>): readonly string[] =>
+  sort === 'set' ? lines.flatMap(({ setting }) => setting ?? []) : [];
+
 /** Settings that stand as ticked, or as they were found, in a school. */
 export const standingSettings = (
   readings: BuildDocument['fixture']['readings'],
@@ -43,8 +47,9 @@ export function progressOf(
   const ids = new Set(steps.map(({ id }) => id));
   const states = new Map<string, StepState>();
   const finished = new Set(
-    steps.flatMap(({ id, sort, lines }) => {
-      const settings = sort === 'set' ? lines.flatMap(({ setting }) => setting ?? []) : [];
+    steps.flatMap((step) => {
+      const { id } = step;
+      const settings = settingsOf(step);
       const stand = settings.filter((each) => set.has(each)).length;
       const all = stand > 0 ? stand === settings.length : byStep.get(id)?.done === true;
       return all ? [id] : [];
@@ -53,9 +58,10 @@ export function progressOf(
   // Off the fixture, what is set on it is for the next frame.
   const off = steps.some(({ id, sort }) => sort === 'out' && finished.has(id));
   const ticked = (id: string) => finished.has(id) || (!ids.has(id) && byStep.get(id)?.done === true);
-  for (const { id, of, needs, sort, lines } of steps) {
+  for (const step of steps) {
+    const { id, of, needs, sort } = step;
     const tick = byStep.get(id);
-    const settings = sort === 'set' ? lines.flatMap(({ setting }) => setting ?? []) : [];
+    const settings = settingsOf(step);
     const asDrawn =
       (sort === 'set' && off) ||
       (settings.some((each) => set.has(each))
@@ -69,7 +75,7 @@ export function progressOf(
           ? asDrawn
             ? 'done'
             : 'changed'
-          : needs.every(({ step, why }) => why === 'usual' || !ids.has(step) || ticked(step))
+          : needs.every(({ step: on, why }) => why === 'usual' || !ids.has(on) || ticked(on))
             ? 'ready'
             : 'waits',
     );

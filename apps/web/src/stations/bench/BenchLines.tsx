@@ -17,7 +17,7 @@ import { Measure } from '../../parts/Figure';
 import { setMeasured } from '../checks/changes';
 import { useChecks } from '../checks/useChecks';
 import { VerdictMark } from '../checks/VerdictMark';
-import { changeReading } from '../fixture/changes';
+import { changeReading, tickedAs } from '../fixture/changes';
 import { NumberPad } from './NumberPad';
 
 /** What is to be set or made in a step, in figures that are read at arm's length; settings are ticked, or read where they stand. */
@@ -169,7 +169,7 @@ function SettingLine({
             aria-checked={setting.set}
             aria-label={`${line.text}: set`}
             className={`inline-flex size-12 items-center justify-center border-2 ${setting.set ? 'border-spruce bg-spruce-wash text-spruce' : 'border-ink'}`}
-            onClick={() => change({ set: !setting.set, at: setting.reading })}
+            onClick={() => change(setting.set ? { set: false } : tickedAs(setting))}
           >
             {setting.set && <Check size={28} aria-hidden />}
           </button>

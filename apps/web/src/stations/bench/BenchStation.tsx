@@ -46,7 +46,7 @@ function Bench({ plan, hand }: { readonly plan: Plan; readonly hand: WorkHand })
     window.scrollTo({ top: 0 });
   };
   const record = (part: Parameters<typeof setDone>[1]) => {
-    edit(`done.${step.id}`, setDone(step, part, new Date()));
+    edit(`done.${step.id}`, setDone(step, part, new Date(), plan.fixture.settings));
     settle();
   };
   const state = progress.states.get(step.id) ?? 'waits';

@@ -13,11 +13,12 @@ const STEP = 0.25;
 export function TookRow({ step, usual }: { readonly step: Step; readonly usual: number }) {
   const { build, document, edit, settle } = useEditor('build', 'document', 'edit', 'settle');
   const hand = useShop();
-  const known = document.done?.find((each) => each.step === step.id)?.hours;
+  const tick = document.done?.find((each) => each.step === step.id);
+  const known = tick?.hours;
   const [hours, set] = useState(known ?? Math.max(STEP, Math.round(usual / STEP) * STEP));
   const log = () => {
     const now = new Date();
-    edit(`done.${step.id}`, setDone(step, { done: true, hours }, now));
+    edit(`done.${step.id}`, setDone(step, tick?.done ? { hours } : { done: true, hours }, now));
     settle();
     const id = `${build.id}.${step.id}`.replace(/[^A-Za-z0-9._-]/g, '-').slice(0, 60);
     const entry = {

@@ -1,4 +1,4 @@
-import { type KeepingCost, type Late } from '@larchwood/core';
+import { gaugeDisplay, type KeepingCost, type Late } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
 import { Measure } from '../../parts/Figure';
@@ -7,11 +7,12 @@ import { keepAsMade, makeAgain } from './changes';
 /** What it costs to keep what was made; an outcome of the fixture says its own name. */
 const COSTS: Readonly<Record<Exclude<KeepingCost['what'], 'outcome'>, string>> = {
   opens: 'too short by',
-  long: 'too long by: trim it',
+  long: 'too long, and to be trimmed by',
   askew: 'one side of the cope stands off by',
   lands: 'its far end is off its place by',
   hole: 'a hole is off its place by',
 };
+const MOST_LINES = 8;
 const MOST_STANDING = 4;
 
 /** A step that was done before the drawing changed: both numbers, what keeping costs, what stands on it, and the choice. */
@@ -24,20 +25,23 @@ export function LateStep({
 }) {
   const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const { step, lines, costs, standOnIt } = late;
-  const display = document.units;
   const choose = (change: typeof keepAsMade) => {
     edit(`done.${step.id}`, change(late, new Date()));
     settle();
   };
-  const number = (value: number | undefined, quantity: KeepingCost['quantity'], signed = false) =>
+  const { units } = document;
+  const number = (value: number | undefined, quantity: KeepingCost['quantity'], gauge = false) =>
     value === undefined ? (
       '—'
     ) : (
-      <span>
-        {signed && value > 0 && '+'}
-        <Measure value={value} quantity={quantity} display={display} />
-      </span>
+      <Measure value={value} quantity={quantity} display={gauge ? gaugeDisplay(value, units) : units} />
     );
+  const change = (was: number, now: number, quantity: KeepingCost['quantity']) => (
+    <span>
+      {now > was && '+'}
+      {number(now - was, quantity)}
+    </span>
+  );
   return (
     <div
       className="my-2 border-l-4 border-larch bg-paper px-3 py-2"
@@ -62,7 +66,7 @@ export function LateStep({
               <th className="font-normal">Change</th>
             </tr>
           </thead>
-          {lines.slice(0, 8).map(({ id, text, was, now, quantity }) => (
+          {lines.slice(0, MOST_LINES).map(({ id, text, was, now, quantity, gauge }) => (
             <tbody key={id}>
               <tr>
                 <th colSpan={3} scope="rowgroup" className="pt-1 text-left text-[13.5px] font-normal">
@@ -70,16 +74,17 @@ export function LateStep({
                 </th>
               </tr>
               <tr className="text-right whitespace-nowrap">
-                <td>{number(was, quantity)}</td>
-                <td className="font-semibold">{number(now, quantity)}</td>
-                <td>{was === undefined || now === undefined ? '' : number(now - was, quantity, true)}</td>
+                <td>{number(was, quantity, gauge)}</td>
+                <td className="font-semibold">{number(now, quantity, gauge)}</td>
+                <td>{was === undefined || now === undefined ? '' : change(was, now, quantity)}</td>
               </tr>
             </tbody>
           ))}
         </table>
       ) : (
-        <p>Its old numbers were not recorded: measure the piece against the ones above.</p>
+        <p>What it was done by is not recorded: look whether it still fits the drawing.</p>
       )}
+      {lines.length > MOST_LINES && <p className="caption">and {lines.length - MOST_LINES} more</p>}
       {costs.length > 0 && (
         <p>
           If kept:{' '}

@@ -32,7 +32,7 @@ interface Props {
 
 /** Every step in its order: dragged by its grip, or moved with it by the keyboard. */
 export function OrderList({ hand, picked, pick }: Props) {
-  const { edit, settle } = useEditor('edit', 'settle');
+  const { plan, edit, settle } = useEditor('plan', 'edit', 'settle');
   const { work, progress, hours } = hand;
   const { steps } = work;
   const sensors = useSensors(
@@ -52,10 +52,10 @@ export function OrderList({ hand, picked, pick }: Props) {
   };
   const tick = useCallback(
     (step: Step, done: boolean) => {
-      edit(`done.${step.id}`, setDone(step, { done }, new Date()));
+      edit(`done.${step.id}`, setDone(step, { done }, new Date(), plan?.fixture.settings));
       settle();
     },
-    [edit, settle],
+    [plan, edit, settle],
   );
   const place = (id: unknown) => steps.findIndex((step) => step.id === id) + 1;
   const said = (id: unknown) => steps.find((step) => step.id === id)?.name ?? '';

@@ -6,9 +6,9 @@ import {
   CAUTIONS,
   success,
   USUAL_WAITS,
+  gaugeDisplay,
   type Plan,
   type Step,
-  gaugeDisplay,
 } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Group, Row } from '../../ledger/Panel';
@@ -97,17 +97,21 @@ export function StepDetail({ plan, hand, step, pick }: Props) {
       {tick?.wrong !== undefined && <p className="px-4 text-brick">Wrong: {tick.wrong}</p>}
       <p className="px-4 py-1">{step.about}</p>
       {step.check !== undefined && <p className="px-4 pb-1 text-[13.5px]">Check: {step.check}</p>}
-      {step.lines.slice(0, MOST_LINES).map(({ id, text, value, quantity, gauge }) => (
-        <Row key={id} name={<span className="text-[13.5px]">{text}</span>}>
-          {value !== undefined && quantity !== undefined && (
-            <Measure
-              value={value}
-              quantity={quantity}
-              display={gauge ? gaugeDisplay(value, document.units) : document.units}
-            />
-          )}
-        </Row>
-      ))}
+      {step.lines.slice(0, MOST_LINES).map(({ id, text, value: drawn, quantity, gauge, setting }) => {
+        // A setting that makes up for another is set where the fixture asks.
+        const value = plan.fixture.settings.find((each) => each.id === setting)?.reading ?? drawn;
+        return (
+          <Row key={id} name={<span className="text-[13.5px]">{text}</span>}>
+            {value !== undefined && quantity !== undefined && (
+              <Measure
+                value={value}
+                quantity={quantity}
+                display={gauge ? gaugeDisplay(value, document.units) : document.units}
+              />
+            )}
+          </Row>
+        );
+      })}
       {step.lines.length > MOST_LINES && (
         <p className="caption px-4">and {step.lines.length - MOST_LINES} more</p>
       )}

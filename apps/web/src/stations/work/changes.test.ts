@@ -1,15 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { Planner, work } from '@larchwood/core';
+import { Planner, progressOf, standingSettings, work, type Late, type Setting } from '@larchwood/core';
 import { readFormat, type BuildDocument } from '@larchwood/format';
 import { made } from '../../../../../testing/made.js';
 import { today } from '../../parts/today';
-import { changeReading, clearReadings } from '../fixture/changes';
+import { changeReading, clearReadings, tickedAs } from '../fixture/changes';
 import {
   addNeed,
   addOwn,
   allBack,
   changeOwn,
+  keepAsMade,
+  makeAgain,
   chooseWay,
   moveSeam,
   moveStep,
@@ -119,6 +121,30 @@ describe('hours as builders say them', () => {
   });
 });
 
+describe('a step that was done by other numbers', () => {
+  const cut = (length: number) => ({
+    ...{ id: 'cut:a', of: String(length), sort: 'cut' as const },
+    lines: [{ id: 'length', text: 'Length', value: length, quantity: 'length' as const }],
+  });
+  const at = new Date('2026-12-02T08:00:00Z');
+  const done = setDone(cut(600), { done: true }, at)(made('bicycle', 'road'));
+
+  it('keeps its numbers with the tick, until it is done anew', () => {
+    expect(done.done).toMatchObject([{ of: '600', was: { length: 600 }, done: true }]);
+    // What it took is no word on whether it still fits.
+    const timed = setDone(cut(601), { hours: 2 }, at)(done);
+    expect(timed.done).toMatchObject([{ of: '600', was: { length: 600 }, hours: 2 }]);
+    const anew = setDone(cut(601), { done: true }, at)(setDone(cut(601), { done: false }, at)(timed));
+    expect(anew.done).toMatchObject([{ of: '601', was: { length: 601 }, hours: 2 }]);
+  });
+  it('kept, it says for which drawing; made again it is open, without numbers', () => {
+    const late = { step: cut(601), lines: [], costs: [], standOnIt: [] } as unknown as Late;
+    const kept = sound(keepAsMade(late, at)(done));
+    expect(kept.done).toMatchObject([{ of: '600', was: { length: 600 }, kept: '601', done: true }]);
+    expect(sound(makeAgain(late, at)(kept)).done).toBeUndefined();
+  });
+});
+
 describe('a step that sets the fixture', () => {
   const step = {
     ...{ id: 'set:Post', of: '', sort: 'set' as const },
@@ -142,6 +168,41 @@ describe('a step that sets the fixture', () => {
     expect(readingsOf(open)).toEqual([['b', false, 12.5]]);
     // What it took or what is wrong with it ticks nothing.
     expect(readingsOf(setDone(step, { wrong: 'Bent' }, now)(found))).toEqual([['b', false, 12.5]]);
+  });
+  it('keeps where each was set: one ticked by itself there, the others where the fixture asks now', () => {
+    const own = changeReading('a', tickedAs({ reading: 40, adapted: 2 }))(made('bicycle', 'road'));
+    const settings = [
+      { id: 'a', reading: 50, adapted: 0 },
+      { id: 'b', reading: 12, adapted: -1 },
+    ] as Setting[];
+    const done = setDone(step, { done: true }, now, settings)(own);
+    expect(done.fixture.readings.map(({ setting, at, drawn }) => [setting, at, drawn])).toEqual([
+      ['a', 40, 38],
+      ['b', 12, 13],
+    ]);
+    const off = setDone(step, { done: false }, now)(done);
+    expect(off.fixture.readings).toEqual([]);
+  });
+  it('kept as it was made stays done, whatever of it was ticked; set again it is open', () => {
+    const line = { id: 'a', text: 'A', was: 40, now: 42, quantity: 'length' as const };
+    const late = { step, lines: [line], costs: [], standOnIt: [] } as unknown as Late;
+    const ticked = { ...made('bicycle', 'road'), done: [{ step: step.id, of: 'then', done: true }] };
+    const kept = keepAsMade(late, now)(ticked);
+    expect(readingsOf(kept)).toEqual([
+      ['a', true, 40],
+      ['b', true, undefined],
+    ]);
+    const stateOf = (document: BuildDocument) =>
+      progressOf(
+        [{ ...step, phase: 'fixture', name: '', about: '', hours: 1, pieces: [], needs: [], cautions: [] }],
+        document.done,
+        standingSettings(document.fixture.readings, document.brief.school),
+      ).states.get(step.id);
+    expect([stateOf(ticked), stateOf(kept), stateOf(makeAgain(late, now)(kept))]).toEqual([
+      'changed',
+      'done',
+      'ready',
+    ]);
   });
   it('is open again when a setting is taken off at the fixture, and keeps the hours that it took', () => {
     const done = setDone(step, { done: true, hours: 0.5 }, now)(made('bicycle', 'road'));

@@ -2,12 +2,14 @@ import {
   moved,
   numbersOf,
   putBack,
+  settingsOf,
   USUAL_WORK,
   without as withoutKeys,
   type Late,
+  type Setting,
   type Step,
 } from '@larchwood/core';
-import { changeReading } from '../fixture/changes';
+import { changeReading, tickedAs } from '../fixture/changes';
 import type { BuildDocument, Calendar, Done, OwnStep, WayId, WorkData } from '@larchwood/format';
 
 type Change = (document: BuildDocument) => BuildDocument;
@@ -93,12 +95,14 @@ export const seamsBack: Change = change((work) => ({ ...work, seams: [] }));
 /**
  * What is known of a step: ticked, timed, or what is wrong. Nothing known of it leaves no entry. One that sets the fixture
  * ticks its settings with it, so that work and fixture say the same.
+ * @param settings as the fixture has them now: a tick keeps where each was set
  */
 export const setDone =
   (
     step: Pick<Step, 'id' | 'of'> & Partial<Pick<Step, 'sort' | 'lines'>>,
     part: Partial<Omit<Done, 'step' | 'of'>>,
     now: Date,
+    settings: readonly Setting[] = [],
   ): Change =>
   (document) => {
     const before = document.done?.find((each) => each.step === step.id);
@@ -120,16 +124,16 @@ export const setDone =
     const known = done || wrong !== undefined || hours !== undefined;
     const all = known ? [...others, next] : others;
     const ticked = all.length > 0 ? { ...document, done: all } : withoutKeys(document, 'done');
-    const settings =
-      step.sort === 'set' && part.done !== undefined
-        ? (step.lines ?? []).flatMap(({ setting, value }) =>
-            setting === undefined ? [] : [{ setting, value }],
-          )
-        : [];
-    return settings.reduce(
-      (each, { setting, value }) => changeReading(setting, { set: done, at: value })(each),
-      ticked,
-    );
+    if (part.done === undefined) return ticked;
+    return settingsOf({ sort: 'own', lines: [], ...step }).reduce((each, id) => {
+      if (!done) return changeReading(id, { set: false })(each);
+      const setting = settings.find((known) => known.id === id);
+      const stands = each.fixture.readings.some(
+        (reading) => reading.school === each.brief.school && reading.setting === id && reading.set,
+      );
+      // One that was ticked by itself stands where it was set then.
+      return stands ? each : changeReading(id, setting ? tickedAs(setting) : { set: true })(each);
+    }, ticked);
   };
 
 /**
@@ -139,9 +143,10 @@ export const setDone =
 export const keepAsMade = ({ step, lines }: Late, now: Date): Change =>
   step.sort === 'set'
     ? (document) =>
-        lines.reduce((each, { id, was }) => {
-          const setting = step.lines.find((line) => line.id === id)?.setting;
-          return setting === undefined ? each : changeReading(setting, { set: true, found: was })(each);
+        step.lines.reduce((each, { id, setting }) => {
+          if (setting === undefined) return each;
+          const late = lines.find((line) => line.id === id);
+          return changeReading(setting, { set: true, ...(late ? { found: late.was } : {}) })(each);
         }, document)
     : setDone(step, { kept: step.of }, now);
 
@@ -151,8 +156,10 @@ export const makeAgain = ({ step, lines }: Late, now: Date): Change =>
     ? (document) =>
         lines.reduce(
           (each, { id }) => {
-            const of = step.lines.find((line) => line.id === id);
-            return of?.setting === undefined ? each : changeReading(of.setting, { set: false })(each);
+            const setting = step.lines.find((line) => line.id === id)?.setting;
+            return setting === undefined
+              ? each
+              : changeReading(setting, { set: false, found: undefined })(each);
           },
           setDone({ id: step.id, of: step.of }, { done: false }, now)(document),
         )
