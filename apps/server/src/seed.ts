@@ -37,9 +37,13 @@ export async function seedDemo(app: NestExpressApplication, folder: string): Pro
     if (!existsSync(lists)) return;
     const read = readShopText(readFileSync(lists, 'utf8'));
     if (!read.ok) throw new Error(JSON.stringify(read.faults));
-    for (const [list, items] of Object.entries(read.shop))
-      for (const [id, item] of Object.entries(items))
-        await app.get(ShopService).save({ list, id }, item, { over: 0 }, 'builder');
+    await app
+      .get(ShopService)
+      .keepNew(
+        Object.entries(read.shop).flatMap(([list, items]) =>
+          Object.entries(items).map(([id, value]) => ({ list, id, value: value as unknown })),
+        ),
+      );
   });
 }
 

@@ -15,6 +15,7 @@ import { DatabaseTrouble, EXIT } from './database/trouble.js';
 import type { Certificate } from './door/certificate.js';
 import { DoorService } from './door/door.service.js';
 import { modellerHeaders, safeHeaders } from './door/headers.js';
+import { wholeIn } from './door/patience.js';
 import { addressesOf, ownCallsOnly, type Place } from './door/places.js';
 import { ProblemFilter } from './problem.filter.js';
 import { CUTTING_DAY, HERE } from './settings.js';
@@ -31,7 +32,7 @@ export interface ServerOptions {
 }
 
 const ALONE: Place = { host: HERE, open: false, names: [] };
-/** A request's head, and all of it, must have come within so long; ms. */
+/** A request's head, and all of it, must have come within so long; of a whole workshop, its next part; ms. */
 const PATIENCE = { head: 10_000, whole: 30_000 } as const;
 /** No request needs more levels of lists and objects; a build has some ten. */
 const DEEPEST = 60;
@@ -55,7 +56,12 @@ export async function createServer(options: ServerOptions): Promise<NestExpressA
       },
     );
     app.disable('x-powered-by');
-    app.use(safeHeaders(certificate !== undefined), ownCallsOnly(place), cookieParser());
+    app.use(
+      safeHeaders(certificate !== undefined),
+      ownCallsOnly(place),
+      wholeIn(PATIENCE.whole, '/api/workshop/zip'),
+      cookieParser(),
+    );
     app.useBodyParser('json', { limit: LARGEST_DOCUMENT, verify: notTooDeep });
     app.useGlobalPipes(new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true }));
     app.useGlobalFilters(new ProblemFilter());
@@ -63,7 +69,8 @@ export async function createServer(options: ServerOptions): Promise<NestExpressA
     if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);
     const server = app.getHttpServer() as Server;
     server.headersTimeout = PATIENCE.head;
-    server.requestTimeout = PATIENCE.whole;
+    // Counted by `wholeIn`: a whole workshop takes as long as it goes on coming.
+    server.requestTimeout = 0;
     await app.get(MikroORM).getMigrator().up();
     if (place.open) await needsPasscode(app);
     return app;

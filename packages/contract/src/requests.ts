@@ -87,7 +87,9 @@ export class RestoreRevisionRequest {
 /** Which change of an item of the workshop's lists this is, and over which one. */
 export class ShopItemChange {
   /** Revision of the item that the sender last saw; 0 where it saw none. */
-  @Transform(({ value }) => Number(value))
+  @Transform(({ value }: { value: unknown }) =>
+    typeof value === 'string' && /^\d{1,9}$/.test(value) ? Number(value) : value,
+  )
   @IsInt({ message: 'over is the revision of the item that you last saw, or 0.' })
   @Min(0)
   over!: number;

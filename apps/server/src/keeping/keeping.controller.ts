@@ -1,5 +1,5 @@
 import { pipeline } from 'node:stream/promises';
-import { Body, Controller, Get, HttpCode, Inject, Post, Put, Req, Res } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Logger, Post, Put, Req, Res } from '@nestjs/common';
 import { KeepingRequest, type BackupSummary, type Keeping, type TakenIn } from '@larchwood/contract';
 import type { Request, Response } from 'express';
 import type { Backup } from '../database/backups.js';
@@ -13,6 +13,8 @@ export const ADDRESSES = Symbol('addresses');
 
 @Controller('api/workshop')
 export class KeepingController {
+  private readonly logger = new Logger('Zip');
+
   constructor(
     private readonly file: DatabaseFile,
     private readonly workshop: WorkshopService,
@@ -48,7 +50,14 @@ export class KeepingController {
   async zip(@Res() response: Response): Promise<void> {
     response.attachment('larchwood-workshop.zip');
     response.type('application/zip');
-    await pipeline(await this.workshop.zip(), response);
+    const zip = await this.workshop.zip();
+    try {
+      await pipeline(zip, response);
+    } catch (error) {
+      // What has begun cannot be answered otherwise any more: the line is cut, so that nobody takes a part for the whole.
+      this.logger.warn(`The workshop’s zip was not taken to its end: ${(error as Error).message}`);
+      response.destroy();
+    }
   }
 
   @Post('zip')

@@ -8,6 +8,7 @@ import {
   closeSync,
 } from 'node:fs';
 import { randomBytes } from 'node:crypto';
+import { request } from 'node:http';
 import { join } from 'node:path';
 import Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -27,6 +28,7 @@ import type {
 import { backUp, backUpDaily, backupFolder, backupsOf, DAY, KEPT, restore } from '../database/backups.js';
 import { check } from '../database/check.js';
 import { EXIT, type DatabaseTrouble } from '../database/trouble.js';
+import { Changes } from '../changes/changes.js';
 import { Serving } from '../testing/serving.js';
 
 let serving: Serving;
@@ -277,6 +279,44 @@ describe('the whole workshop as one zip', () => {
     const again = (await elsewhere.call<Buffer>('GET', 'workshop/zip')).body;
     expect(Object.keys(unzipSync(again))).toHaveLength(7);
     await elsewhere.end();
+  });
+
+  it('one that is left in the middle leaves the server as it was; several that ask at once each get the whole', async () => {
+    await serving.make('One');
+    const type = { 'Content-Type': 'image/jpeg' };
+    for (let count = 0; count < 6; count += 1)
+      await call(
+        'POST',
+        'pictures',
+        Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), randomBytes(3e6)]),
+        type,
+      );
+    await new Promise<void>((left) => {
+      const asked = request({ host: '127.0.0.1', port: serving.port, path: '/api/workshop/zip' }, (answer) =>
+        answer.once('data', () => asked.destroy()),
+      );
+      asked.on('close', left);
+      asked.on('error', () => undefined);
+      asked.end();
+    });
+    const both = await Promise.all([1, 2].map(() => call<Buffer>('GET', 'workshop/zip')));
+    for (const { status, body } of both)
+      expect([status, Object.keys(unzipSync(body)).length]).toEqual([200, 5 + 6]);
+  });
+  it('open windows are told once of all that came in, and when it is there', async () => {
+    const rack = Object.fromEntries(Array.from({ length: 40 }, (_, index) => [`r${index}`, REST]));
+    const zip = Buffer.from(zipSync({ 'shop.json': strToU8(JSON.stringify({ rack })) }));
+    const told: number[] = [];
+    const line = serving.app
+      .get(Changes)
+      .line('none')
+      .subscribe(async (notice) => {
+        if (typeof notice !== 'string' && 'shop' in notice)
+          told.push(Object.keys((await call<StoredShop>('GET', 'shop')).body.rack).length);
+      });
+    await call('POST', 'workshop/zip', zip, { 'Content-Type': 'application/zip' });
+    await expect.poll(() => told).toEqual([40]);
+    line.unsubscribe();
   });
 
   it('anything wrong in it is named by file and path, and nothing is taken in', async () => {

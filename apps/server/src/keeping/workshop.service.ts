@@ -82,7 +82,9 @@ export class WorkshopService {
       if (faults.length > 0) throw unprocessable('Not all of this zip reads: nothing was taken in.', faults);
       if (documents.length + lists.found === 0)
         throw new BadRequestException('There is no build, rider, fixture or list in this zip.');
-      return this.entities.transactional(() => this.put(zip, documents, lists));
+      const taken = await this.entities.transactional(() => this.put(zip, documents, lists));
+      this.shop.told();
+      return taken;
     });
   }
 
@@ -95,10 +97,10 @@ export class WorkshopService {
       const was = ids.get(name);
       if (was !== undefined) becomes.set(was, id);
     }
-    for (const { list, id, value } of lists.items)
-      await this.shop.save({ list, id }, withBuilds(value, becomes), { over: 0 }, 'builder');
-    for (const { list, value } of lists.named)
-      await this.shop.save({ list, id: randomUUID() }, value, { over: 0 }, 'builder');
+    await this.shop.keepNew([
+      ...lists.items.map((each) => ({ ...each, value: withBuilds(each.value, becomes) })),
+      ...lists.named.map((each) => ({ ...each, id: randomUUID() })),
+    ]);
     await this.putPictures(zip);
     const named = (wanted: ShopList) => lists.named.filter(({ list }) => list === wanted).length;
     return {

@@ -7,7 +7,7 @@ import {
   UnprocessableEntityException,
 } from '@nestjs/common';
 import { shopItemFaults } from '@larchwood/core';
-import type { Role, ShopItemChange, StoredItem, StoredShop } from '@larchwood/contract';
+import type { Role, ShopItemChange, ShopNotice, StoredItem, StoredShop } from '@larchwood/contract';
 import {
   BENCH_LISTS,
   isShopList,
@@ -69,8 +69,23 @@ export class ShopService {
    * @throws UnprocessableEntityException with every fault's path when it is no such item, or the list is full
    */
   async save(place: ItemPlace, value: unknown, change: ShopItemChange, role: Role): Promise<StoredItem> {
+    const kept = await this.keep(place, value, change, role);
+    this.tell(listOf(place.list), change);
+    return kept;
+  }
+
+  /** Keeps new items, each as `save` does; windows are told once, by `told` when all is done. */
+  async keepNew(items: readonly (ItemPlace & { readonly value: unknown })[]): Promise<void> {
+    for (const { list, id, value } of items) await this.keep({ list, id }, value, { over: 0 }, 'builder');
+  }
+  /** Tells open windows that several items came in. */
+  told(): void {
+    this.tell('several', { over: 0 });
+  }
+
+  private keep(place: ItemPlace, value: unknown, change: ShopItemChange, role: Role): Promise<StoredItem> {
     const list = listOf(place.list);
-    const kept = await this.entities.transactional(async (entities) => {
+    return this.entities.transactional(async (entities) => {
       const row = await owned(entities, list, place.id, role);
       if (row && isSent(row, change)) return storedItem(row);
       const faults = shopItemFaults(list, place.id, value);
@@ -91,8 +106,6 @@ export class ShopService {
       entities.persist(next);
       return storedItem(next);
     });
-    this.tell(list, change);
-    return kept;
   }
 
   /**
@@ -111,7 +124,7 @@ export class ShopService {
     this.tell(list, change);
   }
 
-  private tell(shop: ShopList, { saveId }: ShopItemChange): void {
+  private tell(shop: ShopNotice['shop'], { saveId }: ShopItemChange): void {
     this.changes.tell({ shop, ...(saveId === undefined ? {} : { saveId }) });
   }
 }
