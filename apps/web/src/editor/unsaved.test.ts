@@ -54,6 +54,29 @@ describe('edits that have not reached the server', () => {
     forgetUnsaved('b1');
     expect(Object.keys(store)).toEqual([]);
   });
+  it('are kept and found all the same where their base does not fit in, does not read, or is an older one', async () => {
+    const base = `larchwood:base:${PREFIX}b1:${WINDOW}`;
+    store.setItem(base, JSON.stringify({ revision: 2, document: build }));
+    const room = store.setItem.bind(store);
+    store.setItem = (key, value) => {
+      if (key === base) throw new Error('The store is full.');
+      room(key, value);
+    };
+    expect(keepUnsaved('b1', { ...unsaved, document: later, base: build })).toBe(true);
+    // The older one would be taken for its own.
+    expect([store.getItem(base), store.getItem(`${PREFIX}b1:${WINDOW}`) !== null]).toEqual([null, true]);
+    for (const broken of [
+      '{"revision":3,',
+      JSON.stringify({ revision: 2, document: build }),
+      '{"revision":3}',
+    ]) {
+      leave('gone', { ...unsaved, document: later, at: 1 });
+      room(`larchwood:base:${PREFIX}b1:gone`, broken);
+      const [left] = await findLeft('b1');
+      expect([left?.document.notes, left?.base], broken).toEqual(['Later', undefined]);
+    }
+    forgetUnsaved('b1');
+  });
   it('of windows that are closed are found newest first, of this build only, whole, and each can be forgotten', async () => {
     leave('first', { ...unsaved, at: 10 });
     leave('second', { ...unsaved, document: later, revision: 4, saveIds: ['c', 7, null], at: 20 });

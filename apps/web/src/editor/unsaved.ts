@@ -25,26 +25,47 @@ const key = (id: string): string => `${PREFIX}${id}:${WINDOW}`;
 /** Beside the edits, and written only when it is another one: it stays the same from edit to edit. */
 const baseKey = (of: string): string => `larchwood:base:${of}`;
 let keptBase: readonly [at: string, base: BuildDocument | undefined] | undefined;
-function keepBase(at: string, base: BuildDocument | undefined): void {
+/** What the edits began from, as far as there is room: without it they are kept all the same. */
+function keepBase(of: string, revision: number, base: BuildDocument | undefined): void {
+  const at = baseKey(of);
   if (keptBase?.[0] === at && keptBase[1] === base) return;
-  if (base === undefined) localStorage.removeItem(at);
-  else localStorage.setItem(at, JSON.stringify(base));
   keptBase = [at, base];
+  try {
+    if (base !== undefined) return localStorage.setItem(at, JSON.stringify({ revision, document: base }));
+  } catch {
+    // An older one would be taken for this one.
+  }
+  remove(at);
+}
+/** The base of edits over a revision, where it was kept whole. */
+function readBase(of: string, revision: number): BuildDocument | undefined {
+  try {
+    const kept = JSON.parse(localStorage.getItem(baseKey(of)) ?? 'null') as Partial<Unsaved> | null;
+    const read = readDocument(kept?.document);
+    return kept?.revision === revision && read.ok ? read.document : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 /** @returns false where the browser's store is full or blocked: then the edit is in memory only, and saving goes on */
 export function keepUnsaved(id: string, unsaved: Unsaved): boolean {
   try {
     const { base, ...changed } = unsaved;
-    keepBase(baseKey(key(id)), base);
     localStorage.setItem(key(id), JSON.stringify({ ...changed, at: Date.now() }));
+    keepBase(key(id), unsaved.revision, base);
     return true;
   } catch {
     return false;
   }
 }
 
-export const forgetUnsaved = (id: string): void => remove(key(id));
+export const forgetUnsaved = (id: string): void => forget(key(id));
+function forget(of: string): void {
+  remove(of);
+  remove(baseKey(of));
+  if (keptBase?.[0] === baseKey(of)) keptBase = undefined;
+}
 
 /** What windows that are closed now have left of a build, newest first. */
 export async function findLeft(id: string): Promise<Left[]> {
@@ -74,13 +95,12 @@ function readLeft(from: string): (Left & { readonly at: number }) | undefined {
       unknown
     > | null;
     const read = kept && readDocument(kept.document);
-    const base = readDocument(JSON.parse(localStorage.getItem(baseKey(from)) ?? 'null'));
     return read?.ok && typeof kept?.revision === 'number'
       ? {
           ...{ revision: kept.revision, document: read.document, saveIds: wordsOf(kept.saveIds) },
-          ...(base.ok ? { base: base.document } : {}),
+          base: readBase(from, kept.revision),
           at: Number(kept.at) || 0,
-          forget: () => remove(from),
+          forget: () => forget(from),
         }
       : undefined;
   } catch {
@@ -91,8 +111,6 @@ function readLeft(from: string): (Left & { readonly at: number }) | undefined {
 function remove(from: string): void {
   try {
     localStorage.removeItem(from);
-    localStorage.removeItem(baseKey(from));
-    if (keptBase?.[0] === baseKey(from)) keptBase = undefined;
   } catch {
     // A blocked store holds nothing.
   }

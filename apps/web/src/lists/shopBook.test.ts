@@ -19,6 +19,7 @@ class Shop {
   kept: readonly Unsent[] = [];
   taken: string[] = [];
   refused: string[] = [];
+  looks = 0;
   private visit = 0;
   private now = 0;
   private next = 0;
@@ -37,7 +38,10 @@ class Shop {
           return stored;
         }),
       remove: ({ id, base }, saveId) => this.arrives(id, base.revision, saveId, () => this.items.delete(id)),
-      fetch: async () => this.stored(),
+      fetch: async () => {
+        this.looks += 1;
+        return this.stored();
+      },
       newId: () => `save ${++ids}`,
       role: () => this.role,
       keep: (unsent) => (this.kept = structuredClone(unsent)),
@@ -229,6 +233,26 @@ describe('what is written in the workshop’s lists', () => {
     expect([shop.taken, (shop.shown as Sawing).kerf]).toEqual([['sawing'], 4]);
   });
 
+  it('many notices in a row are one look, and one more for what came meanwhile', async () => {
+    shop.othersKeep('usual', { kerf: 4 });
+    const notices = Array.from({ length: 30 }, () => shop.book.heard({ shop: 'sawing', saveId: 'theirs' }));
+    shop.othersKeep('usual', { kerf: 5 });
+    await Promise.all(notices);
+    expect([shop.looks, (shop.shown as Sawing).kerf]).toEqual([2, 5]);
+  });
+  it('put on and taken off before it was sent, it is never sent', async () => {
+    shop.change({ kerf: 1 });
+    shop.book.change('sawing', 'usual', undefined, 0);
+    await shop.pass(AGAIN);
+    expect([shop.shown, shop.there, shop.kept]).toEqual([undefined, undefined, []]);
+  });
+  it('what a window that is closed left does not go over what is written here now', async () => {
+    shop.change({ kerf: 1 });
+    const left = shop.kept.map((each) => ({ ...each, item: { ...USUAL_SAWING, kerf: 9 } }));
+    shop.book.adopt(left);
+    await shop.pass(REST);
+    expect((shop.there as Sawing).kerf).toBe(1);
+  });
   it('in whatever order things happen nothing typed is lost, and nothing of others overwritten', async () => {
     const step = fc.oneof(
       { weight: 4, arbitrary: fc.constant('change') },

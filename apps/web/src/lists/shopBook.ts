@@ -143,11 +143,22 @@ export class ShopBook {
   }
 
   /** Asks what the server has: something may have been missed. */
-  async lookAgain(): Promise<void> {
-    try {
-      this.take(await this.wires.fetch());
-    } catch {
-      // It is asked again with the next notice, and with the next send.
+  lookAgain(): Promise<void> {
+    // Many notices in a row are one look, and one more for what came while it was under way.
+    this.wanted = true;
+    this.looking ??= this.look().finally(() => (this.looking = undefined));
+    return this.looking;
+  }
+  private wanted = false;
+  private looking: Promise<void> | undefined;
+  private async look(): Promise<void> {
+    while (this.wanted) {
+      this.wanted = false;
+      try {
+        this.take(await this.wires.fetch());
+      } catch {
+        // It is asked again with the next notice, and with the next send.
+      }
     }
   }
 
