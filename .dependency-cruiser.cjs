@@ -23,20 +23,35 @@ const FLOORS = [
   ['start'],
   ['imports'],
 ];
-const core = (folders) => `^packages/core/src/(${folders.join('|')})/`;
-const floorRules = FLOORS.slice(0, -1).map((folders, floor) => ({
-  name: `core-floor-${folders.join('-')}`,
-  comment: 'A folder of the core uses those below it, and none above; see packages/core/README.md.',
-  severity: 'error',
-  from: { path: core(folders), pathNot: '\\.test\\.ts$' },
-  to: { path: core(FLOORS.slice(floor + 1).flat()) },
-}));
+/** Folders of the web application likewise. */
+const WEB_FLOORS = [
+  ['api', 'edits', 'parts'],
+  ['door', 'keeping', 'lists'],
+  ['editor'],
+  ['charts', 'planning', 'sheet'],
+  ['frame', 'ledger', 'readings', 'space'],
+  ['handles', 'instruments', 'shop'],
+  ['files'],
+  ['stations'],
+  ['shell', 'workshop'],
+];
+const floorRules = (name, root, floors) => {
+  const on = (folders) => `^${root}/(${folders.join('|')})/`;
+  return floors.slice(0, -1).map((folders, floor) => ({
+    name: `${name}-floor-${folders.join('-')}`,
+    comment: `A folder uses those below it, and none above; see ${root.replace(/\/src$/, '')}/README.md.`,
+    severity: 'error',
+    from: { path: on(folders), pathNot: '\\.test\\.ts$' },
+    to: { path: on(floors.slice(floor + 1).flat()) },
+  }));
+};
 
 const never = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 
 module.exports = {
   forbidden: [
-    ...floorRules,
+    ...floorRules('core', 'packages/core/src', FLOORS),
+    ...floorRules('web', 'apps/web/src', WEB_FLOORS),
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     never('format-knows-nobody', '^packages/format/', '^(apps|packages/(core|contract|outputs))/'),
     never('core-knows-the-format-only', '^packages/core/', '^(apps|packages/(contract|outputs))/'),

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { doorStore } from '../door/door';
+import { doorStore } from './doorStore';
 import { ApiProblem, request } from './client';
 
 const answered = (status: number, body: string | null) => new Response(body, { status });

@@ -1,5 +1,5 @@
 import type { Problem } from '@larchwood/contract';
-import { doorStore } from '../door/door';
+import { doorStore } from './doorStore';
 
 /** A refusal from the server, or no answer at all (status 0), in words. */
 export class ApiProblem extends Error {

@@ -4,7 +4,7 @@ import { useStore } from 'zustand';
 import { door } from '../api/workshop';
 import { Button } from '../parts/Button';
 import { Dialog } from '../parts/Dialog';
-import { doorStore, knownAt } from './door';
+import { doorStore, knownAt } from '../api/doorStore';
 
 /** Asks for the passcode where the server wants one; what is open behind it stays as it is. */
 export function Gate({ children }: { readonly children: ReactNode }) {

@@ -1,6 +1,6 @@
 import { CHECK_STAGE_IDS } from '@larchwood/format';
 import { useStore } from 'zustand';
-import { doorStore } from './door';
+import { doorStore } from '../api/doorStore';
 
 /** What is typed at the bench: what a setting or a measure was found to read. */
 const AT_BENCH = ['bench.', 'fixture.found.', ...CHECK_STAGE_IDS.map((stage) => `checks.${stage}.`)] as const;

@@ -5,6 +5,7 @@ import { changesBetween, type BuildDocument, type Part } from '@larchwood/format
 import { Button } from '../parts/Button';
 import { Dialog } from '../parts/Dialog';
 import { Measure } from '../parts/Figure';
+import { Sides } from '../parts/Sides';
 import { PART_NAMES } from './partNames';
 
 interface Props {
@@ -26,43 +27,20 @@ export function ConflictDialog({ mine, theirs, onMine, onTheirs }: Props) {
       about={`While you worked here, revision ${theirs.revision} was saved from another window or by somebody else. Nothing was overwritten.`}
     >
       {differences.length + others.length > 0 && (
-        <table className="mb-4 w-full">
-          <thead>
-            <tr className="caption border-b border-ink text-left">
-              <th className="py-1 font-normal">What differs</th>
-              <th className="text-right font-normal">Here</th>
-              <th className="text-right font-normal">There</th>
-            </tr>
-          </thead>
-          <tbody className="rows">
-            {differences.map(({ id, name, quantity, here, there }) => (
-              <tr key={id}>
-                <td className="py-1">{name}</td>
-                <td className="text-right">
-                  {here === undefined ? (
-                    '—'
-                  ) : (
-                    <Measure value={here} quantity={quantity} display={mine.units} />
-                  )}
-                </td>
-                <td className="text-right">
-                  {there === undefined ? (
-                    '—'
-                  ) : (
-                    <Measure value={there} quantity={quantity} display={mine.units} />
-                  )}
-                </td>
-              </tr>
-            ))}
-            {others.map(({ part, here, there }) => (
-              <tr key={part} className="align-top">
-                <td className="py-1 first-letter:uppercase">{PART_NAMES[part]}</td>
-                <td className="max-w-40 py-1 pl-6 break-words">{here}</td>
-                <td className="max-w-40 py-1 pl-6 break-words">{there}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <Sides
+          rows={[
+            ...differences.map(({ id, name, quantity, here, there }) => {
+              const told = (value: number | undefined) =>
+                value === undefined ? (
+                  '—'
+                ) : (
+                  <Measure value={value} quantity={quantity} display={mine.units} />
+                );
+              return { key: id, name, here: told(here), there: told(there) };
+            }),
+            ...others.map(({ part, here, there }) => ({ key: part, name: PART_NAMES[part], here, there })),
+          ]}
+        />
       )}
       {failed !== undefined && <p className="mb-3 text-brick">{failed}</p>}
       <div className="flex flex-wrap gap-3">

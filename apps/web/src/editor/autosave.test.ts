@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { KEEP, PAUSE, RETRY } from './autosave';
-import { settled, START, withNotes, World, type Way } from './autosaveWorld';
+import { settled } from '../testing/clock';
+import { START, withNotes, World, type Way } from './autosaveWorld';
 
 describe('saving', () => {
   it('waits for a pause after the last edit, and writes it down before', async () => {

@@ -2,6 +2,7 @@ import type { BuildNotice, Problem, StoredBuild } from '@larchwood/contract';
 import { changesBetween, clashes, isUnchanged, withChanges, type BuildDocument } from '@larchwood/format';
 import { made } from '../../../../testing/made.js';
 import { ApiProblem } from '../api/client';
+import { Clock, settled } from '../testing/clock';
 import { Autosave, type SaveState } from './autosave';
 import type { Unsaved } from './unsaved';
 
@@ -21,9 +22,7 @@ export class World {
   sends = 0;
   static saves = 0;
   saveId = '';
-  private now = 0;
-  private timers = new Map<number, { at: number; run: () => void }>();
-  private next = 0;
+  private readonly clock = new Clock();
   private held: (() => void)[] = [];
   /** While it is true, saves stay on their way until `arrive`. */
   slow = false;
@@ -96,11 +95,7 @@ export class World {
           return true;
         },
         forget: () => (this.kept = undefined),
-        later: (ms, run) => {
-          const id = this.next++;
-          this.timers.set(id, { at: this.now + ms, run });
-          return () => this.timers.delete(id);
-        },
+        later: this.clock.later,
         onState: (state) => this.states.push(state),
         onSaved: () => undefined,
       },
@@ -132,18 +127,5 @@ export class World {
     for (const go of this.held.splice(0)) go();
     await settled();
   }
-  async pass(ms: number): Promise<void> {
-    for (const end = this.now + ms; ;) {
-      const due = [...this.timers].filter(([, { at }]) => at <= end).sort(([, a], [, b]) => a.at - b.at)[0];
-      if (!due) {
-        this.now = end;
-        return;
-      }
-      this.timers.delete(due[0]);
-      this.now = due[1].at;
-      due[1].run();
-      await settled();
-    }
-  }
+  readonly pass = (ms: number): Promise<void> => this.clock.pass(ms);
 }
-export const settled = () => new Promise<void>((done) => setImmediate(done));

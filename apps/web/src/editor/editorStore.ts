@@ -2,7 +2,7 @@ import { createStore } from 'zustand';
 import type { StoredBuild } from '@larchwood/contract';
 import { failure, idOfMark, planBuild } from '@larchwood/core';
 import { changesBetween, ticksOnly, type BuildDocument } from '@larchwood/format';
-import { doorStore } from '../door/door';
+import { doorStore } from '../api/doorStore';
 import type { Compared, Draft, Editor, EditorStore } from './editor';
 import { forgetListSteps, listSteps, listsStore, redoInLists, undoInLists } from '../lists/lists';
 import { Session, type Moment } from './session';

@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { planBuild } from '@larchwood/core';
 import { made } from '../../../../testing/made.js';
-import { exchangeHeld, holdDimension } from '../stations/stance/hold';
+import { exchangeHeld, holdDimension } from '../edits/stance';
 import { Session } from './session';
 
 const head = (session: Session) => session.present().stance.held.headAngle;

@@ -1,7 +1,7 @@
 import { findingText, formatMass, type LayoutOffer } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
-import { Silhouette } from '../parts/Silhouette';
-import { silhouetteOf } from '../parts/silhouetteShape';
+import { Silhouette } from '../sheet/Silhouette';
+import { silhouetteOf } from '../sheet/silhouetteShape';
 
 /** What a layout would make of this stance: its silhouette, how many tubes, how heavy; or why it is not to be had. */
 export function LayoutPreview({ offer: { made, refused, layout } }: { readonly offer: LayoutOffer }) {

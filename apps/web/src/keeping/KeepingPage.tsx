@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useStore } from 'zustand';
 import { Link } from 'react-router';
 import { workshop } from '../api/workshop';
-import { doorStore } from '../door/door';
+import { doorStore } from '../api/doorStore';
 import { Button } from '../parts/Button';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';

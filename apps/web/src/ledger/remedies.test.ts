@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { BuildDocument, ShelfItem } from '@larchwood/format';
 import { made, planMade } from '../../../../testing/made.js';
-import { exchangeHeld } from '../stations/stance/hold';
+import { exchangeHeld } from '../edits/stance';
 import { remedyOf } from './remedies';
 
 /** The build with the one press that its finding offers. */

@@ -10,9 +10,9 @@ import {
   type FindingCode,
 } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
-import { stepBack, withoutWaits, workOf } from '../stations/work/changes';
-import { removeOwnMeasures, setMeasured, setPreset, takeOut } from '../stations/checks/changes';
-import { exchangeHeld, holdDimension, setWheel } from '../stations/stance/hold';
+import { stepBack, withoutWaits, workOf } from '../edits/work';
+import { removeOwnMeasures, setMeasured, setPreset, takeOut } from '../edits/checks';
+import { exchangeHeld, holdDimension, setWheel } from '../edits/stance';
 
 export interface Remedy {
   /** A verb and what it is done to. */

@@ -8,7 +8,7 @@ import {
   type Result,
   type Solvable,
 } from '@larchwood/core';
-import { exchangeHeld, holdDimension } from '../stations/stance/hold';
+import { exchangeHeld, holdDimension } from '../edits/stance';
 import { useEditor } from '../editor/editor';
 
 /** Values by dimension id, or nothing where none can be. */

@@ -4,7 +4,7 @@ import { createStore } from 'zustand/vanilla';
 import type { ShopNotice } from '@larchwood/contract';
 import { mergedItem, NO_SHOP, sameItem, type Shop, type ShopList } from '@larchwood/format';
 import { shopApi } from '../api/shop';
-import { doorStore } from '../door/door';
+import { doorStore } from '../api/doorStore';
 import { nextStep } from '../parts/steps';
 import { keepUnsent, takeLeft } from './leftUnsent';
 import { LIST_NAMES } from './names';

@@ -3,10 +3,10 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import type { Problem, Role, StoredItem, StoredShop } from '@larchwood/contract';
 import { USUAL_SAWING, type Sawing } from '@larchwood/format';
 import { ApiProblem } from '../api/client';
+import { Clock, settled } from '../testing/clock';
 import { AGAIN, REST, ShopBook, type Unsent } from './shopBook';
 
 type Way = 'answered' | 'answer lost' | 'never arrives';
-const settled = () => new Promise<void>((done) => setImmediate(done));
 
 /** A server with one list, a browser's store and a clock, and a window that writes in the lists. */
 class Shop {
@@ -21,13 +21,11 @@ class Shop {
   refused: string[] = [];
   looks = 0;
   private visit = 0;
-  private now = 0;
-  private next = 0;
-  private timers = new Map<number, { at: number; run: () => void }>();
+  private readonly clock = new Clock();
   book = this.open();
 
   open(): ShopBook {
-    this.timers.clear();
+    this.clock.stop();
     this.visit += 1;
     const left = this.kept;
     this.book = new ShopBook({
@@ -45,11 +43,7 @@ class Shop {
       newId: () => `save ${++ids}`,
       role: () => this.role,
       keep: (unsent) => (this.kept = structuredClone(unsent)),
-      later: (ms, run) => {
-        const id = this.next++;
-        this.timers.set(id, { at: this.now + ms, run });
-        return () => this.timers.delete(id);
-      },
+      later: this.clock.later,
       onChange: () => undefined,
       onTaken: (list) => this.taken.push(list),
       onRefused: (_, message) => this.refused.push(message),
@@ -109,20 +103,7 @@ class Shop {
   get there(): unknown {
     return this.items.get('usual')?.item;
   }
-  async pass(ms: number): Promise<void> {
-    await settled();
-    for (const end = this.now + ms; ;) {
-      const due = [...this.timers].filter(([, { at }]) => at <= end).sort(([, a], [, b]) => a.at - b.at)[0];
-      if (!due) {
-        this.now = end;
-        return;
-      }
-      this.timers.delete(due[0]);
-      this.now = due[1].at;
-      due[1].run();
-      await settled();
-    }
-  }
+  readonly pass = (ms: number): Promise<void> => this.clock.pass(ms);
 }
 let ids = 0;
 

@@ -9,7 +9,7 @@ import { findKind } from '@larchwood/core';
 import { builds } from '../api/builds';
 import { IconButton } from '../parts/Button';
 import { NameField } from '../parts/NameField';
-import { Silhouette } from '../parts/Silhouette';
+import { Silhouette } from '../sheet/Silhouette';
 import { lookOver, type Looked } from './looker';
 import { waitingAt } from './waiting';
 import { whenInWords } from './when';

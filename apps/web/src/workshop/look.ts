@@ -1,6 +1,6 @@
 import { planBuild, Planner, sweptFindings } from '@larchwood/core';
 import { renewed, type BuildDocument } from '@larchwood/format';
-import { silhouetteOf, type SilhouetteShape } from '../parts/silhouetteShape';
+import { silhouetteOf, type SilhouetteShape } from '../sheet/silhouetteShape';
 import type { Seen } from '../stations/station';
 
 /** What the shelf shows of a build: from its own plan. */

@@ -26,8 +26,8 @@ export const FIXTURE_WORDS: Words<keyof FixtureFindings> = {
     remedies: [`Set ${setting} again`],
   }),
   'points-in-one': ({ a, b }) => ({
-    title: `${a} and ${b} come to lie in one point`,
-    text: 'At the marks of these scales no line runs through the two: what comes out is told as if they stood as drawn.',
+    title: `${a} and ${b} are at the same place`,
+    text: 'Set to the nearest marks of their scales, these two points coincide, so the line through them has no direction. The results shown use them as drawn.',
     remedies: ['Choose a finer step under Profile', 'Read again what was found'],
   }),
   'adapter-missing': ({ what, wanted, count, nearest }, { mm }) => ({

@@ -32,7 +32,11 @@ export const FRAME_WORDS: Words<keyof FrameFindings | keyof EndFindings> = {
   'end-lost-host': ({ mark, end, piece, lost }) => ({
     title: `Piece ${mark} has lost its host`,
     text: `The ${end} end of ${nameInText(piece)} fitted the ${nameInText(lost)}, which was taken out. It is cut square there now and fits nothing.`,
-    remedies: ['Choose under Tubes what that end fits', 'Leave it square, if it is meant', 'Delete it too'],
+    remedies: [
+      'Choose another tube for that end, under Tubes',
+      'Leave the end square, if that is intended',
+      'Delete this piece too',
+    ],
   }),
   'joint-misses': ({ mark, piece, host }) => ({
     title: `Piece ${mark} misses its host`,

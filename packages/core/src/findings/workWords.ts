@@ -3,14 +3,14 @@ import type { Words } from './words.js';
 
 /** Why a step comes before another. */
 const WHY: Readonly<Record<string, string>> = {
-  piece: 'It works on what that step makes.',
-  place: 'What it needs is not in its place before.',
-  held: 'Nothing holds it before.',
-  tacked: 'It cannot be done to what is not tacked or welded yet.',
-  inside: 'Nobody gets at it afterwards.',
-  heat: 'Heat would undo it: grease melts, seals and seats move.',
-  usual: 'That is how it is mostly done; builders differ, and it stays as you put it.',
-  own: 'You said that it waits for that.',
+  piece: 'It needs the part that the other step makes.',
+  place: 'The part that it is fitted to is not in place until then.',
+  held: 'Nothing holds the part until then.',
+  tacked: 'The joint has to be tacked or welded first.',
+  inside: 'It cannot be reached afterwards.',
+  heat: 'Welding heat would spoil it: grease melts, seals and bearing seats move.',
+  usual: 'This is the usual order. Builders differ, and your order is kept.',
+  own: 'You made it wait for that step.',
 };
 
 /** What is said of the order of work. */

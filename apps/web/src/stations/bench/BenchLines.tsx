@@ -14,10 +14,10 @@ import {
 import type { CheckStage } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { Measure } from '../../parts/Figure';
-import { setMeasured } from '../checks/changes';
+import { setMeasured } from '../../edits/checks';
 import { useChecks } from '../checks/useChecks';
 import { VerdictMark } from '../checks/VerdictMark';
-import { changeReading, tickedAs } from '../fixture/changes';
+import { changeReading, tickedAs } from '../../edits/fixture';
 import { NumberPad } from './NumberPad';
 
 /** What is to be set or made in a step, in figures that are read at arm's length; settings are ticked, or read where they stand. */

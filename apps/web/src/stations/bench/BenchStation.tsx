@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { asSentence, CAUTIONS, isDone, nameInText, PHASES, type Plan, type Step } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
-import { setDone } from '../work/changes';
+import { setDone } from '../../edits/work';
 import { LateStep } from '../work/LateStep';
 import { StepDrawing } from '../work/StepDrawing';
 import { STATE_WORDS, StepMark } from '../work/StepMark';

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { pauseOf, stretchName, QUARTERS_FROM, warmthOf, withMoves, type Step } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
-import { workOf } from '../work/changes';
+import { workOf } from '../../edits/work';
 import { pauseText } from '../work/hoursText';
 import { useBalanced } from '../work/useBalanced';
 import type { WorkHand } from '../work/useWork';

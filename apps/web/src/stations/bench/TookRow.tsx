@@ -4,7 +4,7 @@ import type { Step } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { today } from '../../parts/today';
 import { useShop } from '../../lists/useShop';
-import { setDone } from '../work/changes';
+import { setDone } from '../../edits/work';
 import { hoursText } from '../work/hoursText';
 
 const STEP = 0.25;

@@ -6,7 +6,7 @@ import { Panel } from '../../ledger/Panel';
 import { Choice } from '../../parts/Choice';
 import { Limits } from './Limits';
 import { Riders } from './Riders';
-import { BriefPart } from './RowList';
+import { BriefPart } from '../../parts/RowList';
 import { Shelf } from './Shelf';
 import { StartingStance } from './StartingStance';
 

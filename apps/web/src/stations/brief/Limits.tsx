@@ -8,7 +8,7 @@ import { TextField } from '../../ledger/TextField';
 import { Choice } from '../../parts/Choice';
 import { Measure } from '../../parts/Figure';
 import { dimensionChoices, toTenths, useBriefList } from './brief';
-import { BriefPart, RemoveButton } from './RowList';
+import { BriefPart, RemoveButton } from '../../parts/RowList';
 
 const MOST = 30;
 const BOUNDS = [

@@ -10,7 +10,7 @@ import { Pop } from '../../parts/Pop';
 import { useBriefList } from './brief';
 import { KeepRider, WorkshopRiders } from './WorkshopRiders';
 import { RiderMeasures } from './RiderMeasures';
-import { BriefPart, RemoveButton } from './RowList';
+import { BriefPart, RemoveButton } from '../../parts/RowList';
 
 const MOST = 6;
 

@@ -16,7 +16,7 @@ import { TextField } from '../../ledger/TextField';
 import { IconButton } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { dimensionChoices, newPart, toTenths, useBriefList } from './brief';
-import { BriefPart, RemoveButton } from './RowList';
+import { BriefPart, RemoveButton } from '../../parts/RowList';
 
 const SORTS = [{ options: SHELF_SORTS.map((sort) => ({ value: sort, label: asSentence(sort) })) }];
 const MOST = 30;

@@ -15,8 +15,8 @@ import { differs } from '../../ledger/differs';
 import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Measure } from '../../parts/Figure';
-import { Silhouette } from '../../parts/Silhouette';
-import { silhouetteOf } from '../../parts/silhouetteShape';
+import { Silhouette } from '../../sheet/Silhouette';
+import { silhouetteOf } from '../../sheet/silhouetteShape';
 
 /** Where each number of the starting stance comes from, and whether the stance still is what the brief starts. */
 export function StartingStance({ kind }: { readonly kind: Kind }) {

@@ -20,7 +20,7 @@ import {
   removeOwnMeasures,
   setMeasured,
   setTolerance,
-} from './changes';
+} from '../../edits/checks';
 import { MeasureDrawing } from './MeasureDrawing';
 import type { ChecksHand } from './useChecks';
 

@@ -14,7 +14,7 @@ import { useEditor } from '../../editor/editor';
 import { Choice } from '../../parts/Choice';
 import { Measure } from '../../parts/Figure';
 import { HEAD_ROW, rowLook } from '../../parts/tables';
-import { setMeasured, takeOut } from './changes';
+import { setMeasured, takeOut } from '../../edits/checks';
 import { MeasureDetail } from './MeasureDetail';
 import { Off } from './Off';
 import { ReadingField } from './ReadingField';

@@ -21,7 +21,7 @@ import { today } from '../../parts/today';
 import { useShop } from '../../lists/useShop';
 import { FrameOutlines } from '../../sheet/FrameOutlines';
 import { outlinesOf, seenFrom } from '../../sheet/outlines';
-import { checksOf, setPreset } from './changes';
+import { checksOf, setPreset } from '../../edits/checks';
 import type { ChecksHand } from './useChecks';
 
 const VIEWS = [

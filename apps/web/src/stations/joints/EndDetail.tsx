@@ -1,7 +1,7 @@
 import { formatLength, sawSettingOf, type EndCut, type PieceCut } from '@larchwood/core';
 import { LIMITS } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
-import { changeEnd } from '../../frame/changes';
+import { changeEnd } from '../../edits/frame';
 import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';

@@ -15,7 +15,7 @@ import {
   type Result,
 } from '@larchwood/core';
 import type { BuildDocument, CheckStage, Section, Shop } from '@larchwood/format';
-import { setMeasured } from '../checks/changes';
+import { setMeasured } from '../../edits/checks';
 
 /** What a table can hold. */
 export const SORTS = [

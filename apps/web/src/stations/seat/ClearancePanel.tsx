@@ -5,10 +5,10 @@ import { angleWithin, lengthWithin } from '../../ledger/bounds';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Length } from '../../parts/Figure';
-import { setLock } from '../steering/changes';
+import { setLock } from '../../edits/steering';
 import { LockLeft } from './LockLeft';
-import { setSeat } from './changes';
-import { useClearances } from './clearances';
+import { setSeat } from '../../edits/seat';
+import { useClearances } from '../../planning/clearances';
 import { useMotion } from './motion';
 
 const WANTED = [

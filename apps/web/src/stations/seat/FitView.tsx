@@ -5,7 +5,7 @@ import { useEditor } from '../../editor/editor';
 import { lengthWithin } from '../../ledger/bounds';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Length } from '../../parts/Figure';
-import { setSeat } from './changes';
+import { setSeat } from '../../edits/seat';
 import { useSlow } from '../../planning/useSlow';
 
 /** Who fits: statures over a span, and how far seat and grips must be slid for each. */

@@ -4,7 +4,7 @@ import type { Lump } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { SheetLayer } from '../../sheet/SheetLayer';
 import type { Pixel, View } from '../../sheet/view';
-import { setLump } from './changes';
+import { setLump } from '../../edits/seat';
 
 const STEP: Readonly<Record<string, Pixel>> = {
   ArrowLeft: [-1, 0],

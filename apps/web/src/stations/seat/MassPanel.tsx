@@ -11,7 +11,7 @@ import { Button, IconButton } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Length, Mass } from '../../parts/Figure';
 import { findingsAt } from '../state';
-import { freeId, setLump, setMass } from './changes';
+import { freeId, setLump, setMass } from '../../edits/seat';
 import { ScalesGroup } from './ScalesGroup';
 import { wheelName } from './wheelName';
 

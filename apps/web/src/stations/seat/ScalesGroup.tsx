@@ -16,7 +16,7 @@ import { QuantityField } from '../../ledger/QuantityField';
 import { simulatedScales } from '../../instruments/simulatedScales';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { setMass } from './changes';
+import { setMass } from '../../edits/seat';
 import { wheelName } from './wheelName';
 
 /** Readings of scales below the wheels, level and with one end raised: they take the place of the estimate. */

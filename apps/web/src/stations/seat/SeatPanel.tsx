@@ -17,8 +17,8 @@ import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Length, Mass, Measure } from '../../parts/Figure';
 import { findingsAt } from '../state';
-import { setAboard } from './changes';
-import { useClearances } from './clearances';
+import { setAboard } from '../../edits/seat';
+import { useClearances } from '../../planning/clearances';
 
 const POSTURE_WORDS: Readonly<Record<PostureName, string>> = {
   upright: 'upright',

@@ -13,7 +13,7 @@ import { LIMITS, type Limits, type Wheel } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { setWheel } from './hold';
+import { setWheel } from '../../edits/stance';
 
 const WAYS = [
   { value: 'marking', label: 'By tyre marking' },

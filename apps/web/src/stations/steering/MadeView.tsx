@@ -26,7 +26,7 @@ import { Check } from '../../parts/Check';
 import { Choice } from '../../parts/Choice';
 import { Length } from '../../parts/Figure';
 import { SheetView } from '../../parts/SheetView';
-import { setMade, takeOutMade } from './changes';
+import { setMade, takeOutMade } from '../../edits/steering';
 import type { Known } from './known';
 
 /** Parts of the front end that the builder makes: sizes out of the stance, what they come to, and outlines at full size. */

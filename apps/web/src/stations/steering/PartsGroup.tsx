@@ -5,7 +5,7 @@ import { Findings } from '../../ledger/Findings';
 import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { findingsAt } from '../state';
-import { makeParts, takeOutParts } from './changes';
+import { makeParts, takeOutParts } from '../../edits/steering';
 import type { Known } from './known';
 
 /** The linkage as pieces of the frame: with marks, cuts, patterns and weight as every tube has them. */

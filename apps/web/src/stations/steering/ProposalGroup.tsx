@@ -15,7 +15,7 @@ import { Button } from '../../parts/Button';
 import { Check } from '../../parts/Check';
 import { Choice } from '../../parts/Choice';
 import { Measure } from '../../parts/Figure';
-import { setLinkage } from './changes';
+import { setLinkage } from '../../edits/steering';
 import { useSteeringMotion } from './motion';
 import { useSearch } from './useSearch';
 import type { Known } from './known';

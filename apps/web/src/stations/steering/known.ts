@@ -1,11 +1,7 @@
-import type { Linkage, Steering } from '@larchwood/core';
+import type { KnownLinkage } from '../../edits/knownLinkage';
 import type { DimensionSource } from '../../ledger/source';
 
-/** The linkage of the open build: what it is, how it stands, and how its dimensions are held. */
-export interface Known {
-  readonly linkage: Linkage;
-  readonly held: Readonly<Record<string, number>>;
-  /** None where what is held makes no linkage. */
-  readonly steering: Steering | undefined;
+/** The linkage of the open build, with the source that its ledger shows and changes. */
+export interface Known extends KnownLinkage {
   readonly source: DimensionSource;
 }

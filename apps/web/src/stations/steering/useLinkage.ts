@@ -11,7 +11,7 @@ import {
 } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import type { DimensionSource } from '../../ledger/source';
-import { setLinkage } from './changes';
+import { setLinkage } from '../../edits/steering';
 import type { Known } from './known';
 
 export function useLinkage(): Known | undefined {

@@ -3,7 +3,7 @@ import type { Frame, Spot } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { useTools } from './tools';
+import { useTools } from '../../space/tools';
 
 interface Place {
   readonly value: string;

@@ -1,7 +1,7 @@
 import { frameEdits, type FrameEdit } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Group } from '../../ledger/Panel';
-import { useTools } from './tools';
+import { useTools } from '../../space/tools';
 
 /** The format's property names in plain words. */
 const WORDS: Readonly<Record<string, string>> = {

@@ -1,7 +1,7 @@
 import { nameInText, swapThrough } from '@larchwood/core';
 import type { End, Host, Member } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
-import { changeEnd } from '../../frame/changes';
+import { changeEnd } from '../../edits/frame';
 import { useFrameEdit } from '../../frame/useFrameEdit';
 import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';

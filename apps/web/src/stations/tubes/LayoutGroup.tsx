@@ -14,7 +14,7 @@ import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { LayoutPreview } from '../../frame/LayoutPreview';
-import { useTools } from './tools';
+import { useTools } from '../../space/tools';
 
 /** The frame made from a layout: once more from the stance as it is now, or from another one, shown before it is made. */
 export function LayoutGroup() {

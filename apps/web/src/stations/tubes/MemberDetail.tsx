@@ -10,7 +10,7 @@ import {
 } from '@larchwood/core';
 import { LIMITS, type Member } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
-import { changeMember } from '../../frame/changes';
+import { changeMember } from '../../edits/frame';
 import { useFrameEdit } from '../../frame/useFrameEdit';
 import { angleWithin, lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
@@ -22,7 +22,7 @@ import { Angle, Length, Mass } from '../../parts/Figure';
 import { EndRows } from './EndRows';
 import { NodeRows } from './NodeRows';
 import { SectionChoice } from './SectionChoice';
-import { useTools } from './tools';
+import { useTools } from '../../space/tools';
 
 /** How far a new bend moves the middle of a tube off its line, mm: enough to see and to take hold of. */
 const BEND = 40;

@@ -2,7 +2,7 @@ import { useRef, type PointerEvent } from 'react';
 import { nearestOn, pointOn, VIEW_AXES, type Plan, type Vector } from '@larchwood/core';
 import type { BuildDocument, Node } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
-import { moveNode, shiftNode, slidesOn } from '../../frame/changes';
+import { moveNode, shiftNode, slidesOn } from '../../edits/frame';
 import type { View } from '../../sheet/view';
 
 /** The nodes of the tube in hand: those that can be moved here are dragged along their host, or in the view's plane. */

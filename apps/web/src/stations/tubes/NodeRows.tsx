@@ -1,6 +1,6 @@
 import { LIMITS, type Anchor, type Member, type Node } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
-import { moveNode, offsetNode, slidesOn } from '../../frame/changes';
+import { moveNode, offsetNode, slidesOn } from '../../edits/frame';
 import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';

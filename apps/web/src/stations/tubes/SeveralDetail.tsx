@@ -6,7 +6,7 @@ import { Group } from '../../ledger/Panel';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { SectionChoice } from './SectionChoice';
-import { useTools } from './tools';
+import { useTools } from '../../space/tools';
 
 /** Several tubes in hand: one section or material for all, a brace between two of them. */
 export function SeveralDetail({ members }: { readonly members: readonly Member[] }) {

@@ -4,7 +4,7 @@ import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
 import { ByName } from './ByName';
 import { SectionChoice } from './SectionChoice';
-import { useTools } from './tools';
+import { useTools } from '../../space/tools';
 
 /** What a press on the drawing does, and what a new tube is made of. */
 export function ToolRow() {

@@ -2,7 +2,7 @@ import { sectionLabel, sectionText, gaugeDisplay } from '@larchwood/core';
 import type { Group as FrameGroup, Member, Plate } from '@larchwood/format';
 import { memberOf, useEditor } from '../../editor/editor';
 import { Length } from '../../parts/Figure';
-import { useTools } from './tools';
+import { useTools } from '../../space/tools';
 
 /** Every tube and plate, by group, with its number and its section. */
 export function TubeList() {

@@ -7,8 +7,8 @@ import { Vehicle } from '../../sheet/Vehicle';
 import { frameExtent, type View } from '../../sheet/view';
 import { Balloons } from './Balloons';
 import { NodeHandles } from './NodeHandles';
-import { spotAt } from './spots';
-import { useTools } from './tools';
+import { spotAt } from '../../space/spots';
+import { useTools } from '../../space/tools';
 
 const TITLES: Readonly<Record<ViewName, string>> = {
   side: 'Tubes, from the right',

@@ -8,7 +8,7 @@ import { OwnSection } from './OwnSection';
 import { LayoutGroup } from './LayoutGroup';
 import { SeveralDetail } from './SeveralDetail';
 import { TubeList } from './TubeList';
-import { useTools } from './tools';
+import { useTools } from '../../space/tools';
 import { WeightGroup } from './WeightGroup';
 
 /** The ledger of tubes: what is in hand first, then the list, and what there is to know of the whole frame. */

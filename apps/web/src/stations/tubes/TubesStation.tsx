@@ -8,7 +8,7 @@ import { useFrameEdit } from '../../frame/useFrameEdit';
 import { TabBar } from '../../parts/TabBar';
 import { CompareChoice } from '../stance/Differences';
 import { ToolRow } from './ToolRow';
-import { ToolsContext, type Shown, type ToolId, type Tools } from './tools';
+import { ToolsContext, type Shown, type ToolId, type Tools } from '../../space/tools';
 import { TubeSheet } from './TubeSheet';
 import { TubesPanel } from './TubesPanel';
 

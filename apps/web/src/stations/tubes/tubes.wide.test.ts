@@ -7,7 +7,7 @@ import { framed, round } from '../../../../../testing/rods.js';
 import { angleWithin, lengthWithin } from '../../ledger/bounds';
 import { fitView, frameExtent } from '../../sheet/view';
 import { placings } from './placings';
-import { spotAt, spotOn } from './spots';
+import { spotAt, spotOn } from '../../space/spots';
 
 const sheet = (document: BuildDocument, name: 'side' | 'plan' | 'front') => {
   const plan = planMade(document);

@@ -2,7 +2,7 @@ import { gaugeDisplay, type KeepingCost, type Late } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
 import { Button } from '../../parts/Button';
 import { Measure } from '../../parts/Figure';
-import { keepAsMade, makeAgain } from './changes';
+import { keepAsMade, makeAgain } from '../../edits/work';
 
 /** What it costs to keep what was made; an outcome of the fixture says its own name. */
 const COSTS: Readonly<Record<Exclude<KeepingCost['what'], 'outcome'>, string>> = {

@@ -19,7 +19,7 @@ import { GripVertical } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { isDone, nameInText, PHASES, type Step, type StepState } from '@larchwood/core';
 import { useEditor } from '../../editor/editor';
-import { moveStep, setDone } from './changes';
+import { moveStep, setDone } from '../../edits/work';
 import { hoursText } from './hoursText';
 import { StepMark } from './StepMark';
 import type { WorkHand } from './useWork';

@@ -9,7 +9,7 @@ import { Group, Panel } from '../../ledger/Panel';
 import { TextField } from '../../ledger/TextField';
 import { Button } from '../../parts/Button';
 import { useSlow } from '../../planning/useSlow';
-import { addOwn, allBack, changeOwn, chooseVents, chooseWay, chooseWelding, workOf } from './changes';
+import { addOwn, allBack, changeOwn, chooseVents, chooseWay, chooseWelding, workOf } from '../../edits/work';
 import { hoursText } from './hoursText';
 import { OrderList } from './OrderList';
 import { StepDetail } from './StepDetail';

@@ -27,7 +27,7 @@ import {
   setWait,
   stepBack,
   workOf,
-} from './changes';
+} from '../../edits/work';
 import { hoursText, parseHours } from './hoursText';
 import { LateStep } from './LateStep';
 import { StepDrawing } from './StepDrawing';

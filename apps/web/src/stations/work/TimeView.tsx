@@ -17,7 +17,7 @@ import { TextField } from '../../ledger/TextField';
 import { useShop } from '../../lists/useShop';
 import { today } from '../../parts/today';
 import { useSize } from '../../parts/useSize';
-import { setCalendar, workOf } from './changes';
+import { setCalendar, workOf } from '../../edits/work';
 import { hoursText, parseHours } from './hoursText';
 import type { WorkHand } from './useWork';
 

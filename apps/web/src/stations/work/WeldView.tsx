@@ -27,7 +27,7 @@ import { Button, IconButton } from '../../parts/Button';
 import { Check } from '../../parts/Check';
 import { Length } from '../../parts/Figure';
 import { useShop } from '../../lists/useShop';
-import { moveSeam, seamsBack, setFlush, workOf } from './changes';
+import { moveSeam, seamsBack, setFlush, workOf } from '../../edits/work';
 import { pauseText } from './hoursText';
 import { StepDrawing } from './StepDrawing';
 import { useBalanced } from './useBalanced';

@@ -15,7 +15,7 @@ import {
 import { useEditor } from '../../editor/editor';
 import { useSlow } from '../../planning/useSlow';
 import { useShop } from '../../lists/useShop';
-import { workOf } from './changes';
+import { workOf } from '../../edits/work';
 
 export interface WorkHand {
   readonly work: Work;

@@ -19,7 +19,7 @@ import { QuantityField } from '../../../ledger/QuantityField';
 import { lengthWithin } from '../../../ledger/bounds';
 import { Button } from '../../../parts/Button';
 import { Length } from '../../../parts/Figure';
-import { changeBending, letDieGo } from '../changes';
+import { changeBending, letDieGo } from '../../../edits/cuts';
 import { CompoundReading } from './CompoundReading';
 import { TaperForm } from './TaperForm';
 import { TrialLog } from './TrialLog';

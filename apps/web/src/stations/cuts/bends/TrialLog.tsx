@@ -17,7 +17,7 @@ import { Button } from '../../../parts/Button';
 import { Check } from '../../../parts/Check';
 import { today } from '../../../parts/today';
 import { useShop } from '../../../lists/useShop';
-import { RemoveButton } from '../../brief/RowList';
+import { RemoveButton } from '../../../parts/RowList';
 import { TrialChart } from './TrialChart';
 
 interface Props {

@@ -6,8 +6,8 @@ import { angleWithin, lengthWithin } from '../../../ledger/bounds';
 import { QuantityField } from '../../../ledger/QuantityField';
 import { Button } from '../../../parts/Button';
 import { Choice } from '../../../parts/Choice';
-import { RemoveButton } from '../../brief/RowList';
-import { changePlate } from '../changes';
+import { RemoveButton } from '../../../parts/RowList';
+import { changePlate } from '../../../edits/cuts';
 
 const SIZE = [0, 1000] as const;
 const HOLE = [0.5, 200] as const;

@@ -17,7 +17,7 @@ import { Findings } from '../../../ledger/Findings';
 import { Panel } from '../../../ledger/Panel';
 import { Length, Mass } from '../../../parts/Figure';
 import { HEAD_ROW, rowLook } from '../../../parts/tables';
-import { addPlate } from '../changes';
+import { addPlate } from '../../../edits/cuts';
 import { CornerTable } from './CornerTable';
 import { PlatePanel } from './PlatePanel';
 import { PlatePicture } from './PlatePicture';

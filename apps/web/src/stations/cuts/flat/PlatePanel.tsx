@@ -10,8 +10,8 @@ import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
 import { Check } from '../../../parts/Check';
 import { Length } from '../../../parts/Figure';
-import { RemoveButton } from '../../brief/RowList';
-import { changePlate, removePlate } from '../changes';
+import { RemoveButton } from '../../../parts/RowList';
+import { changePlate, removePlate } from '../../../edits/cuts';
 
 interface Props {
   readonly placed: PlacedPlate;

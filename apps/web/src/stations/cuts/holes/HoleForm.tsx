@@ -18,7 +18,7 @@ import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
 import { Check } from '../../../parts/Check';
 import { Length } from '../../../parts/Figure';
-import { changeHole, changeHoles } from '../changes';
+import { changeHole, changeHoles } from '../../../edits/cuts';
 
 interface Props {
   readonly piece: Piece;

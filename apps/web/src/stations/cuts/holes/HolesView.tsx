@@ -21,7 +21,7 @@ import { Group, Panel } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
 import { HEAD_ROW, rowLook } from '../../../parts/tables';
-import { changeHoles } from '../changes';
+import { changeHoles } from '../../../edits/cuts';
 import { HoleForm } from './HoleForm';
 import { Unrolled } from './Unrolled';
 

@@ -7,7 +7,7 @@ import { Button } from '../../../parts/Button';
 import { Length } from '../../../parts/Figure';
 import { ShopPrice, ShopSize, ShopText } from '../../../shop/ShopFields';
 import type { ShopHand } from '../../../lists/useShop';
-import { RemoveButton } from '../../brief/RowList';
+import { RemoveButton } from '../../../parts/RowList';
 import { keyOf } from './useNests';
 
 interface Props {

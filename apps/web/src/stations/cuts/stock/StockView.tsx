@@ -22,7 +22,7 @@ import { Panel } from '../../../ledger/Panel';
 import { Button } from '../../../parts/Button';
 import { Length } from '../../../parts/Figure';
 import { useShop } from '../../../lists/useShop';
-import { NO_CUTS } from '../changes';
+import { NO_CUTS } from '../../../edits/cuts';
 import { BarPicture } from './BarPicture';
 import { BoughtCut } from './BoughtCut';
 import { StockPanel } from './StockPanel';

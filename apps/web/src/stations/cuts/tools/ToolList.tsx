@@ -6,7 +6,7 @@ import { Group, Row } from '../../../ledger/Panel';
 import { Choice } from '../../../parts/Choice';
 import { ShopSize, ShopSizes, ShopText } from '../../../shop/ShopFields';
 import type { ShopHand } from '../../../lists/useShop';
-import { RemoveButton } from '../../brief/RowList';
+import { RemoveButton } from '../../../parts/RowList';
 
 const NAMES: Readonly<Record<Tool['sort'], string>> = {
   notcher: 'hole-saw notcher',

@@ -16,7 +16,7 @@ import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
 import { HEAD_ROW } from '../../../parts/tables';
 import { useShop } from '../../../lists/useShop';
-import { NO_CUTS } from '../changes';
+import { NO_CUTS } from '../../../edits/cuts';
 import { DieList } from './DieList';
 import { OneSetUp } from './OneSetUp';
 import { ToolList } from './ToolList';

@@ -3,7 +3,7 @@ import type { OrderState, PlacedOrder } from '@larchwood/contract';
 import type { CutOrder } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
 import { Button } from '../../../parts/Button';
-import { dropOrder, setArrived } from './changes';
+import { dropOrder, setArrived } from '../../../edits/orders';
 import type { CuttingHand } from './useCutting';
 
 const STEPS = ['ordered', 'cutting', 'sent', 'here'] as const;

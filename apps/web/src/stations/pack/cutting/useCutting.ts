@@ -9,7 +9,7 @@ import { ApiProblem } from '../../../api/client';
 import { cutting } from '../../../api/cutting';
 import { useEditor } from '../../../editor/editor';
 import { useFiles, type Packing } from '../../../files/useFiles';
-import { dropOrder, putOrder } from './changes';
+import { dropOrder, putOrder } from '../../../edits/orders';
 
 /** An order that is under way is asked after so often, ms. */
 const AFTER = 2000;

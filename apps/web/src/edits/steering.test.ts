@@ -1,9 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { chooseSection, HEAD_TUBE, heldOf, linkageOf, linkagesFor, withCollar } from '@larchwood/core';
 import type { BuildDocument, Made, MadeId } from '@larchwood/format';
-import { made, planMade } from '../../../../../testing/made.js';
-import { makeParts, setLinkage, setLock, setMade, takeOutMade, takeOutParts, usualSteering } from './changes';
-import type { Known } from './known';
+import { made, planMade } from '../../../../testing/made.js';
+import {
+  makeParts,
+  setLinkage,
+  setLock,
+  setMade,
+  takeOutMade,
+  takeOutParts,
+  usualSteering,
+} from './steering';
+import type { KnownLinkage } from './knownLinkage';
 
 /** What the station knows of a build. */
 function known(document: BuildDocument) {
@@ -11,7 +19,11 @@ function known(document: BuildDocument) {
   const { stance } = plan;
   const linkage = linkageOf(document, stance)!;
   const steering = plan.steering?.ok ? plan.steering.steering : undefined;
-  const all: Known = { linkage, held: heldOf(document, linkage, stance), steering, source: undefined! };
+  const all: KnownLinkage = {
+    linkage,
+    held: heldOf(document, linkage, stance),
+    steering,
+  };
   return { ...all, stance, plan };
 }
 const part = (what: MadeId, sizes: Made['sizes'] = {}): Made => ({ what, sizes, choices: {}, found: {} });

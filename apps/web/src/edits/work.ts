@@ -9,7 +9,7 @@ import {
   type Setting,
   type Step,
 } from '@larchwood/core';
-import { changeReading, tickedAs } from '../fixture/changes';
+import { changeReading, tickedAs } from './fixture';
 import type { BuildDocument, Calendar, Done, OwnStep, WayId, WorkData } from '@larchwood/format';
 
 type Change = (document: BuildDocument) => BuildDocument;

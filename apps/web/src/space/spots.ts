@@ -8,7 +8,7 @@ import {
   type Vector,
   EYE,
 } from '@larchwood/core';
-import type { Pixel, View } from '../../sheet/view';
+import type { Pixel, View } from '../sheet/view';
 
 /** A press this near to a node or to a tube's axis takes it, px. */
 const NODE_REACH = 9;

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { chooseSection, readDocument } from '@larchwood/core';
 import type { BuildDocument } from '@larchwood/format';
 import { made } from '../../../../testing/made.js';
-import { changeProfile } from '../stations/fixture/changes';
-import { changeEnd, moveNode, offsetNode, shiftNode } from './changes';
+import { changeProfile } from './fixture';
+import { changeEnd, moveNode, offsetNode, shiftNode } from './frame';
 
 const member = (document: BuildDocument, id: string) =>
   document.frame.members.find((each) => each.id === id)!;

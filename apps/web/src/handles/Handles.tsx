@@ -12,10 +12,10 @@ import {
 } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { LetGo } from '../ledger/LetGo';
-import { holdAll } from '../stations/stance/hold';
-import { GRIP, placeGrips } from './place';
-import { SheetLayer } from './SheetLayer';
-import type { Pixel, View } from './view';
+import { holdAll } from '../edits/stance';
+import { GRIP, placeGrips } from '../sheet/place';
+import { SheetLayer } from '../sheet/SheetLayer';
+import type { Pixel, View } from '../sheet/view';
 
 interface Grip {
   readonly handle: Handle;

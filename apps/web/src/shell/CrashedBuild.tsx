@@ -6,8 +6,8 @@ import { builds } from '../api/builds';
 import { download } from '../files/download';
 import { Button } from '../parts/Button';
 import { FaultList } from '../parts/FaultList';
-import { EditorContext } from './editor';
-import { lastGood } from './lastGood';
+import { EditorContext } from '../editor/editor';
+import { lastGood } from '../editor/lastGood';
 
 const linkLook = 'self-center font-semibold text-larch-text underline';
 

@@ -8,9 +8,9 @@ import { download } from '../files/download';
 import { NameField } from '../parts/NameField';
 import { Larch } from '../parts/Marks';
 import { ThemeButton } from '../parts/ThemeButton';
-import { useEditor, type Editor } from './editor';
-import { Shortcuts } from './Shortcuts';
-import { UNITS, unitsOf, unitsValue } from './units';
+import { useEditor, type Editor } from '../editor/editor';
+import { Shortcuts } from '../editor/Shortcuts';
+import { UNITS, unitsOf, unitsValue } from '../editor/units';
 
 export function BuildHeader() {
   const { build, document, present, edit, settle, undo, redo, canUndo, canRedo } = useEditor(

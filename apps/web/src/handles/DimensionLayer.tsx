@@ -1,10 +1,10 @@
 import type { Kind, Plan } from '@larchwood/core';
 import { useEditor } from '../editor/editor';
 import { DimensionLabels } from './DimensionLabels';
-import { DimensionLines } from './DimensionLines';
-import { placeDimensions } from './place';
-import { SheetLayer } from './SheetLayer';
-import type { View } from './view';
+import { DimensionLines } from '../sheet/DimensionLines';
+import { placeDimensions } from '../sheet/place';
+import { SheetLayer } from '../sheet/SheetLayer';
+import type { View } from '../sheet/view';
 
 /** A kind's dimensions over its drawing: their lines, and their figures as fields. */
 export function DimensionLayer({

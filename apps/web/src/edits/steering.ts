@@ -16,7 +16,7 @@ import {
   type Steering,
 } from '@larchwood/core';
 import type { BuildDocument, Made, MadeId, SteeringData } from '@larchwood/format';
-import type { Known } from './known';
+import type { KnownLinkage } from './knownLinkage';
 
 type Change = (document: BuildDocument) => BuildDocument;
 type Numbers = Readonly<Record<string, number>>;
@@ -82,13 +82,13 @@ export const setLock =
   };
 
 /** The document with a steering of its own, so that parts can be kept with it. */
-const begun = (document: BuildDocument, stance: Stance, { linkage, held }: Known): BuildDocument =>
+const begun = (document: BuildDocument, stance: Stance, { linkage, held }: KnownLinkage): BuildDocument =>
   document.steering ? document : setLinkage(linkage, stance, held)(document);
 
 const withMade = (
   document: BuildDocument,
   stance: Stance,
-  { steering }: Known,
+  { steering }: KnownLinkage,
   made: readonly Made[],
 ): BuildDocument => {
   const besides = { ...document, steering: { ...document.steering!, made: [...made] } };
@@ -103,7 +103,7 @@ const withMade = (
 
 /** A made part as it is now; put in where it was not. */
 export const setMade =
-  (stance: Stance, known: Known, part: Made): Change =>
+  (stance: Stance, known: KnownLinkage, part: Made): Change =>
   (document) => {
     const next = begun(document, stance, known);
     const made = next.steering!.made;
@@ -117,7 +117,7 @@ export const setMade =
   };
 
 export const takeOutMade =
-  (stance: Stance, known: Known, what: MadeId): Change =>
+  (stance: Stance, known: KnownLinkage, what: MadeId): Change =>
   (document) => {
     const next = begun(document, stance, known);
     return withMade(

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { pointOn, VIEW_AXES, type Frame, type Piece } from '@larchwood/core';
-import { made, planMade } from '../../../../../testing/made.js';
-import { fitView, vehicleExtent } from '../../sheet/view';
+import { made, planMade } from '../../../../testing/made.js';
+import { fitView, vehicleExtent } from '../sheet/view';
 import { spotAt, spotOn } from './spots';
 
 const plan = planMade(made('kart', 'ladder'));

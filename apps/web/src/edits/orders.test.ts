@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { ordersOf } from '@larchwood/core';
 import { readFormat, type BuildDocument, type CutOrder } from '@larchwood/format';
-import { made } from '../../../../../../testing/made.js';
-import { dropOrder, putOrder, setArrived } from './changes';
+import { made } from '../../../../testing/made.js';
+import { dropOrder, putOrder, setArrived } from './orders';
 
 const build = made('kart', 'ladder');
 const sound = (document: BuildDocument): BuildDocument => {

@@ -1,16 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { outlineFrom, planBuild, USUAL_BENDING, usualHole, type Corner } from '@larchwood/core';
 import { readFormat, type BuildDocument, type Plate } from '@larchwood/format';
-import { made } from '../../../../../testing/made.js';
-import {
-  addPlate,
-  changeBending,
-  changeHole,
-  changeHoles,
-  changePlate,
-  letDieGo,
-  removePlate,
-} from './changes';
+import { made } from '../../../../testing/made.js';
+import { addPlate, changeBending, changeHole, changeHoles, changePlate, letDieGo, removePlate } from './cuts';
 
 const kart = made('kart', 'ladder');
 const [rail] = kart.frame.members;

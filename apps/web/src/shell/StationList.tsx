@@ -3,10 +3,10 @@ import { memo } from 'react';
 import { NavLink } from 'react-router';
 import { useEditor } from '../editor/editor';
 import { useSlow } from '../planning/useSlow';
-import { stateOf } from './state';
-import { GROUPS } from './station';
-import { STATIONS } from './stations';
-import { useWork } from './work/useWork';
+import { stateOf } from '../stations/state';
+import { GROUPS } from '../stations/station';
+import { STATIONS } from '../stations/stations';
+import { useWork } from '../stations/work/useWork';
 
 const WORD = { settled: 'settled', findings: 'to look at', none: 'not started' } as const;
 

@@ -1,7 +1,7 @@
 import { ordersOf, orderStep, without } from '@larchwood/core';
 import type { BuildDocument, CutOrder } from '@larchwood/format';
-import { NO_CUTS } from '../../cuts/changes';
-import { setDone } from '../../work/changes';
+import { NO_CUTS } from './cuts';
+import { setDone } from './work';
 
 type Change = (document: BuildDocument) => BuildDocument;
 

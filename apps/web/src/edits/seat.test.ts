@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { BuildDocument } from '@larchwood/format';
-import { made, planMade } from '../../../../../testing/made.js';
-import { simulatedScales } from '../../instruments/simulatedScales';
-import { remedyOf } from '../../ledger/remedies';
-import { freeId, setAboard, setLump } from './changes';
+import { made, planMade } from '../../../../testing/made.js';
+import { simulatedScales } from '../instruments/simulatedScales';
+import { remedyOf } from '../ledger/remedies';
+import { freeId, setAboard, setLump } from './seat';
 
 const tandem = (): BuildDocument => ({
   ...made('tandem', 'tandem'),

@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { IconButton } from '../../parts/Button';
+import { IconButton } from './Button';
 
 /** A part of the brief: its question, what it is for, and its rows. */
 export function BriefPart({

@@ -1,6 +1,6 @@
 import { clearanceFindings, type Clearances, type Finding } from '@larchwood/core';
 import { useMemo } from 'react';
-import { useSlow } from '../../planning/useSlow';
+import { useSlow } from './useSlow';
 
 interface Known {
   readonly clearances: Clearances | undefined;

@@ -6,17 +6,17 @@ import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { ReadingStrip } from '../readings/ReadingStrip';
-import { StationList } from '../stations/StationList';
-import { ListClash } from '../shop/ListClash';
+import { StationList } from './StationList';
+import { ListClash } from '../lists/ListClash';
 import { STATIONS } from '../stations/stations';
 import { Button } from '../parts/Button';
 import { BuildHeader } from './BuildHeader';
-import { Calm } from './Calm';
-import { useEditor } from './editor';
-import { useRevisionText } from './revision';
-import { EditorProvider } from './EditorProvider';
-import { GoneChoices, keepAsNew } from './gone';
-import { findLeft, type Left } from './unsaved';
+import { Calm } from '../editor/Calm';
+import { useEditor, useUnits } from '../editor/editor';
+import { useRevisionText } from '../editor/revision';
+import { EditorProvider } from '../editor/EditorProvider';
+import { GoneChoices, keepAsNew } from '../editor/gone';
+import { findLeft, type Left } from '../editor/unsaved';
 import { ClosedBuild } from './CrashedBuild';
 
 /** One open build: head, stations, the station in hand, and the readings. */
@@ -114,7 +114,7 @@ function OpenBuild({ build, left }: { readonly build: StoredBuild; readonly left
   }, [station, build.name]);
   return (
     <EditorProvider build={opened.build} left={opened.left}>
-      <ListClash />
+      <ListsAsked />
       <a
         href="#station"
         className="absolute -top-20 left-3 z-50 border border-ink bg-sheet px-4 py-2 font-semibold focus:top-2"
@@ -151,6 +151,11 @@ function OpenBuild({ build, left }: { readonly build: StoredBuild; readonly left
       </div>
     </EditorProvider>
   );
+}
+
+/** Where two changed one entry of the workshop’s lists. */
+function ListsAsked() {
+  return <ListClash units={useUnits()} />;
 }
 
 /** Over a printed station: what it is of, so that old paper is known for what it is. */

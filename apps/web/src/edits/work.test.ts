@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { Planner, progressOf, standingSettings, work, type Late, type Setting } from '@larchwood/core';
 import { readFormat, type BuildDocument } from '@larchwood/format';
-import { made } from '../../../../../testing/made.js';
-import { today } from '../../parts/today';
-import { changeReading, clearReadings, tickedAs } from '../fixture/changes';
+import { made } from '../../../../testing/made.js';
+import { today } from '../parts/today';
+import { changeReading, clearReadings, tickedAs } from './fixture';
 import {
   addNeed,
   addOwn,
@@ -24,8 +24,8 @@ import {
   setWait,
   stepBack,
   withoutWaits,
-} from './changes';
-import { hoursText, parseHours } from './hoursText';
+} from './work';
+import { hoursText, parseHours } from '../stations/work/hoursText';
 
 const bicycle = made('bicycle', 'road');
 /** Every change leaves a build that the format takes. */

@@ -1,7 +1,7 @@
 import { pieceOutline, type Plan, type StandingWheel, type ViewName } from '@larchwood/core';
-import { pathOf } from '../sheet/path';
-import { fitView, vehicleExtent, type View } from '../sheet/view';
-import { wheelOutline } from '../sheet/wheelOutline';
+import { pathOf } from './path';
+import { fitView, vehicleExtent, type View } from './view';
+import { wheelOutline } from './wheelOutline';
 
 export const SILHOUETTE = { width: 320, height: 150 } as const;
 const MARGIN = { left: 10, right: 10, top: 10, bottom: 12 };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEMO } from '../../../../../testing/demo';
-import { addOwnMeasure, removeOwnMeasures, setMeasured, setPreset, setTolerance, takeOut } from './changes';
+import { DEMO } from '../../../../testing/demo';
+import { addOwnMeasure, removeOwnMeasures, setMeasured, setPreset, setTolerance, takeOut } from './checks';
 
 const blank = DEMO.find(({ name }) => name === 'Orchard ladder')!;
 const at = (minute: number) => new Date(Date.UTC(2026, 9, 5, 9, minute));

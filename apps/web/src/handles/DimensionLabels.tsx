@@ -3,10 +3,10 @@ import { findKind, type Dimension, type LengthDisplay } from '@larchwood/core';
 import { useEditor, type Editor } from '../editor/editor';
 import { HoldMenu } from '../ledger/HoldMenu';
 import { QuantityField } from '../ledger/QuantityField';
-import { holdDimension } from '../stations/stance/hold';
+import { holdDimension } from '../edits/stance';
 import { Angle, Length } from '../parts/Figure';
 import { Peg } from '../parts/Marks';
-import type { DrawnDimension } from './dimensions';
+import type { DrawnDimension } from '../sheet/dimensions';
 
 /** The figures on the drawing: held ones are fields, following ones plain. */
 export function DimensionLabels({ dimensions }: { readonly dimensions: readonly DrawnDimension[] }) {
