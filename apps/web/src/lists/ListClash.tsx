@@ -1,5 +1,5 @@
 import { useStore } from 'zustand';
-import { formatAngle, formatLength, formatMass, type LengthDisplay } from '@larchwood/core';
+import { formatAngle, formatGauge, formatMass, type LengthDisplay } from '@larchwood/core';
 import { Button } from '../parts/Button';
 import { Dialog } from '../parts/Dialog';
 import { Sides } from '../parts/Sides';
@@ -52,7 +52,7 @@ const nameOf = (item: ShopItem | undefined): string | undefined =>
   item && 'name' in item ? item.name : item && 'text' in item ? item.text.slice(0, 60) : undefined;
 
 const NUMBERS: Readonly<Record<string, (value: number, units: LengthDisplay) => string>> = {
-  mm: (value, units) => formatLength(value, units, 2),
+  mm: formatGauge,
   degrees: (value) => formatAngle(value),
   kg: (value, units) => formatMass(value, units),
   hours: (value) => `${value} h`,
