@@ -3,6 +3,7 @@ import { dirname } from 'node:path';
 import { backUp, newestGood } from './backups.js';
 import { check, withDatabase } from './check.js';
 import { lock, type Lock } from './lock.js';
+import { clearTakenIn } from './takenIn.js';
 import { DatabaseTrouble, EXIT, troubleOf } from './trouble.js';
 
 /**
@@ -15,6 +16,7 @@ export function prepare(databaseFile: string): Lock {
   try {
     mkdirSync(dirname(databaseFile), { recursive: true });
     held = lock(databaseFile);
+    clearTakenIn(databaseFile);
     if (existsSync(databaseFile) && statSync(databaseFile).size > 0) {
       const { pending } = check(databaseFile);
       withDatabase(databaseFile, (database) => {

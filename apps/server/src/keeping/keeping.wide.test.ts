@@ -1,5 +1,6 @@
 import {
   copyFileSync,
+  mkdirSync,
   openSync,
   readdirSync,
   readFileSync,
@@ -302,6 +303,19 @@ describe('the whole workshop as one zip', () => {
     const both = await Promise.all([1, 2].map(() => call<Buffer>('GET', 'workshop/zip')));
     for (const { status, body } of both)
       expect([status, Object.keys(unzipSync(body)).length]).toEqual([200, 5 + 6]);
+  });
+  it('leaves nothing beside the workshop’s file, and what a killed server left there goes at the next start', async () => {
+    const beside = () => readdirSync(serving.folder).filter((name) => name.includes('taken-in'));
+    await call('POST', 'workshop/zip', Buffer.from('no zip'), { 'Content-Type': 'application/zip' });
+    expect(beside()).toEqual([]);
+    await serving.stop();
+    const other = join(serving.folder, 'other.sqlite.taken-in-b');
+    mkdirSync(`${serving.databaseFile}.taken-in-a`);
+    mkdirSync(other);
+    writeFileSync(join(`${serving.databaseFile}.taken-in-a`, 'workshop.zip'), 'half of it');
+    await serving.start();
+    // Another workshop’s in the same folder is its own.
+    expect(beside()).toEqual(['other.sqlite.taken-in-b']);
   });
   it('open windows are told once of all that came in, and when it is there', async () => {
     const rack = Object.fromEntries(Array.from({ length: 40 }, (_, index) => [`r${index}`, REST]));

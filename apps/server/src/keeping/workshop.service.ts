@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { dirname } from 'node:path';
 import type { Readable } from 'node:stream';
 import { setImmediate as otherRequests } from 'node:timers/promises';
 import { EntityManager } from '@mikro-orm/core';
@@ -11,6 +10,7 @@ import { BuildsService } from '../builds/builds.service.js';
 import { unprocessable } from '../builds/documents.js';
 import { DATABASE_FILE } from '../database/databaseFile.js';
 import { BuildEntity } from '../database/entities.js';
+import { takenInAt } from '../database/takenIn.js';
 import { PicturesService } from '../pictures/pictures.service.js';
 import { ShopService } from '../shop/shop.service.js';
 import { LIST_FILES, readLists, withBuilds, type Lists } from './lists.js';
@@ -68,7 +68,7 @@ export class WorkshopService {
    * @throws UnprocessableEntityException with the faults by file, before anything is changed
    */
   takeIn(body: Readable): Promise<TakenIn> {
-    return withZip(body, dirname(this.databaseFile), LARGEST_ZIP, async (zip) => {
+    return withZip(body, takenInAt(this.databaseFile), LARGEST_ZIP, async (zip) => {
       const documents = zip.names.filter((name) => name.endsWith(FILE_SUFFIX));
       const faults: Fault[] = [];
       for (const name of documents) {

@@ -47,18 +47,18 @@ export interface OpenedZip {
 
 /**
  * Writes a body to the disk as it comes, and opens it as a zip; it is gone when `use` is done with it.
- * @param folder has room for it
+ * @param at how the folder begins in which it lies meanwhile
  * @param most bytes, packed
  * @throws PayloadTooLargeException when it is larger
  * @throws BadRequestException when it is no zip
  */
 export async function withZip<T>(
   body: Readable,
-  folder: string,
+  at: string,
   most: number,
   use: (zip: OpenedZip) => Promise<T>,
 ): Promise<T> {
-  const place = await mkdtemp(join(folder, 'taken-in-'));
+  const place = await mkdtemp(at);
   try {
     const file = join(place, 'workshop.zip');
     await pipeline(body, noLargerThan(most), createWriteStream(file));
