@@ -67,7 +67,7 @@ export function drawingToDxf(drawing: Drawing): string {
     } else {
       const at = point3d(mark.at[0], up(mark.at[1]));
       const aligned = ALIGNED[mark.anchor];
-      dxf.addText(at, mark.size, plain(mark.text), {
+      dxf.addText(at, mark.size, plainInDxf(mark.text), {
         layerName: 'TEXT',
         rotation: mark.turned ? -90 : 0,
         ...(aligned === undefined ? {} : { horizontalAlignment: aligned, secondAlignmentPoint: at }),
@@ -90,7 +90,7 @@ const fine = (value: number): string => value.toFixed(3);
 export const layerOf = (stroke: Stroke): string => stroke.toUpperCase();
 
 /** Letters outside ASCII are written by their code, as the format has it; a line end would break a group. */
-const plain = (text: string): string =>
+export const plainInDxf = (text: string): string =>
   [...text.replace(/[\r\n]+/g, ' ')]
     .map((letter) => {
       const code = letter.codePointAt(0)!;

@@ -92,7 +92,7 @@ export function useFiles(): {
       await keepRevision(output.title);
       const made = await making.file;
       if (made === undefined) return;
-      download(made as BlobPart, output.mediaType, fileNameOf(output, { document, plan }, options));
+      download(made as BlobPart, output.mediaType, fileNameOf(output, { document, plan, edition }, options));
     } catch (error) {
       toast(`The file could not be made: ${error instanceof Error ? error.message : 'unknown reason'}`);
     } finally {

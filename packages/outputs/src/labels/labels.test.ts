@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { FAMILIES, made } from '../../../../testing/made.js';
 import { sourceOf } from '../../../../testing/source.js';
 import type { Mark } from '../drawing.js';
-import { boxOf } from '../text/place.js';
+import { LEAST_SIZE } from '../text/measure.js';
+import { boxesMeet, boxOf } from '../text/place.js';
 import { labelSheets, labelWords } from './labels.js';
 import { qrMarks } from './qr.js';
 
@@ -37,7 +38,8 @@ describe('labels', () => {
       { numRuns: 20 },
     ));
   it.each(FAMILIES)('%s, %s: every piece and plate has one, with a code that opens it', (kind, set) => {
-    const source = sourceOf(made(kind, set), { address: 'http://shop.local:4173/builds/abc' });
+    const units = { length: 'fraction', denominator: 64 } as const;
+    const source = sourceOf({ ...made(kind, set), units }, { address: 'http://shop.local:4173/builds/abc' });
     const words = labelWords(source);
     const { cuts, frame } = source.plan;
     expect(words.map(({ mark }) => mark)).toEqual([...cuts, ...frame.plates].map(({ mark }) => mark));
@@ -52,6 +54,13 @@ describe('labels', () => {
       for (const each of said) {
         const { left, right } = boxOf(each);
         expect(Math.floor(left / third)).toBe(Math.floor((right + 20) / third));
+      }
+      // The mark and the figure share a line, and leave each other white.
+      for (const { marks } of sheets) {
+        const large = marks.flatMap((mark) => (mark.as === 'text' && mark.size > LEAST_SIZE ? [mark] : []));
+        for (const [index, each] of large.entries())
+          for (const other of large.slice(index + 1).filter(({ at }) => at[1] === each.at[1]))
+            expect(boxesMeet(boxOf(each), boxOf(other), 1), `${each.text}, ${other.text}`).toBe(false);
       }
     }
   });

@@ -3,7 +3,7 @@ import { label, placed, type Drawing, type Mark } from '../drawing.js';
 import { SHEETS, stretched } from '../paper.js';
 import { jointName } from '../patterns/stripWords.js';
 import type { Source } from '../registry/output.js';
-import { CAPITAL, LEAST_SIZE, shortened, wrapped } from '../text/measure.js';
+import { CAPITAL, LEAST_SIZE, shortened, textWidth, wrapped } from '../text/measure.js';
 import { qrMarks } from './qr.js';
 
 /** A sheet of labels: how many across and down, how large, where the first begins, and how far apart columns are; mm. */
@@ -30,6 +30,8 @@ const LINE = 1.22;
 const SAME = 0.05;
 /** Size of the length's figures, mm. */
 const FIGURES = 4;
+/** Between the mark and the figures, mm. */
+const BETWEEN = 2.5;
 
 /** What one label says. */
 export interface LabelWords {
@@ -105,11 +107,14 @@ function labelMarks(words: LabelWords, { width, height }: LabelSheet, { document
   const code = Math.min(height - 2, 28);
   const room = width - MARGIN - code - 1;
   const large = height > 30 ? 8 : 6;
+  // A long mark and a long figure share their line: both as much smaller as they have to be.
+  const beside = textWidth(words.mark, large, true) + BETWEEN + textWidth(words.length, FIGURES, true);
+  const fit = Math.min(1, (room - 1) / beside);
   let y = MARGIN - 0.5 + CAPITAL * large;
   const marks: Mark[] = [
     ...qrMarks(words.code, [width - code - 1, (height - code) / 2], code),
-    label([MARGIN, y], large, words.mark, { bold: true }),
-    label([MARGIN + room - 1, y], FIGURES, words.length, { bold: true, anchor: 'end' }),
+    label([MARGIN, y], large * fit, words.mark, { bold: true }),
+    label([MARGIN + room - 1, y], FIGURES * fit, words.length, { bold: true, anchor: 'end' }),
   ];
   const lines = [
     ...wrapped(words.name, room, LEAST_SIZE, true)

@@ -4,11 +4,13 @@ import { cutListTable, type Listed } from './cutList.js';
 
 /** A column is as wide as its longest words, in letters, and no wider than this. */
 const WIDEST = 34;
+/** Letters on a sheet's tab. Source: the table programs' own limit, from memory. */
+const TAB = 31;
 /** A sheet is the same bytes for the same list: its parts are all of one day. */
 const NO_DAY = new Date(1980, 0, 2);
 
-/** The cut list as a sheet of a table program, heads kept in sight; figures are figures, words stay words. */
-export async function cutListXlsx(plan: Plan, document: Listed): Promise<Uint8Array> {
+/** The cut list as a sheet of a table program, heads kept in sight, its tab named by the build's revision; figures are figures, words stay words. */
+export async function cutListXlsx(plan: Plan, document: Listed, edition: string): Promise<Uint8Array> {
   const { default: sheetOf } = await import('write-excel-file/universal');
   const { heads, rows } = cutListTable(plan, document);
   const head = heads.map((value) => ({
@@ -24,7 +26,11 @@ export async function cutListXlsx(plan: Plan, document: Listed): Promise<Uint8Ar
       2 + Math.max(9, ...rows.map((row) => String(row[column]).length), name.length / 2),
     ),
   }));
-  const file = sheetOf([head, ...cells], { columns, stickyRowsCount: 1, sheet: 'Cut list' });
+  const file = sheetOf([head, ...cells], {
+    columns,
+    stickyRowsCount: 1,
+    sheet: `Cut list ${edition}`.slice(0, TAB),
+  });
   const parts = unzipSync(new Uint8Array(await (await file.toBlob()).arrayBuffer()));
   const all: Zippable = {};
   for (const [name, bytes] of Object.entries(parts)) all[name] = [bytes, { mtime: NO_DAY }];

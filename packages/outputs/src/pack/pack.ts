@@ -1,7 +1,8 @@
 import { documentText, FILE_SUFFIX, fileStem } from '@larchwood/format';
 import type { PaperFonts } from '../text/faces.js';
-import type { Edition, Kit, Output, OutputOptions, Source } from '../registry/output.js';
+import type { Kit, Output, OutputOptions, Source } from '../registry/output.js';
 import { OUTPUTS } from '../registry/registry.js';
+import { editionOf } from '../registry/stamp.js';
 import { indexPage } from './indexPage.js';
 import type { LeftOut, Listed } from './groups.js';
 
@@ -27,9 +28,6 @@ export interface PackOptions {
   /** Makes a slow one in another place, while the others are made here. */
   readonly elsewhere?: (output: Output, options: OutputOptions) => Promise<string | Uint8Array>;
 }
-
-/** `plan-r12-2026-11-29.dxf`: the revision and its date are in every name. */
-const editionOf = ({ mark, date }: Edition): string => (date === undefined ? mark : `${mark}-${date}`);
 
 const INDEX = 'index.html';
 

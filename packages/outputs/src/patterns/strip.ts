@@ -7,7 +7,7 @@ import {
   type PieceCut,
 } from '@larchwood/core';
 import { label, path, placed, type Drawing, type Mark, type Point } from '../drawing.js';
-import { CAPITAL, LEAST_SIZE } from '../text/measure.js';
+import { BELOW, CAPITAL, LEAST_SIZE, textWidth } from '../text/measure.js';
 import {
   arrow,
   cornerMarks,
@@ -117,7 +117,7 @@ function endStrips(cut: PieceCut, wanted: readonly EndCut[], options: StripOptio
 /** Sides of the match line on which there is room for words: the wider one. */
 function wordSide(matchX: number, girth: number): { readonly left: number; readonly right: number } {
   return girth - matchX >= matchX
-    ? { left: matchX + OFF_MATCH, right: girth - OFF_EDGE }
+    ? { left: matchX + OFF_MATCH + (isWordLeft(matchX) ? 0 : MATCH_WORD), right: girth - OFF_EDGE }
     : { left: OFF_EDGE, right: matchX - OFF_LEFT_OF_MATCH };
 }
 
@@ -196,17 +196,30 @@ function stripOf(
     bottom: base - 2.6 - hang,
   };
   const words = wordMarks(cut.mark, endSentences(cut, end, apart, display), room);
-  return finished(cut, `${cut.piece}/${end.end}`, [...lines, ...words, ...matchWord(matchX, base - 4)], {
+  const match = matchWord({ at: matchX, edge: leftX, top: -valueAt(end, 0), bottom: base - 4 });
+  return finished(cut, `${cut.piece}/${end.end}`, [...lines, ...words, ...match], {
     girth,
     seam,
     base,
   });
 }
 
-/** `match`, along the match line on its left, ending at a height. */
-const matchWord = (x: number, bottom: number): Mark[] => [
-  label([x - 1 - CAPITAL * LEAST_SIZE, bottom], LEAST_SIZE, 'match', { turned: true, anchor: 'end' }),
-];
+/** What `match` takes across, with a hair of white beside the line; mm. */
+const MATCH_WORD = 1 + (CAPITAL + BELOW) * LEAST_SIZE;
+/** Whether it has room on the left of its line, so far from the paper's edge. */
+const isWordLeft = (matchX: number): boolean => matchX >= MATCH_WORD + 0.5;
+
+/**
+ * `match`, along its line: on the left of it, on the right where the paper ends there; ending at a height. None where the
+ * wrap is too short for it.
+ */
+function matchWord(line: Readonly<Record<'at' | 'edge' | 'top' | 'bottom', number>>): Mark[] {
+  if (line.bottom - textWidth('match', LEAST_SIZE) < line.top + 0.5) return [];
+  const x = isWordLeft(line.at - line.edge)
+    ? line.at - 1 - CAPITAL * LEAST_SIZE
+    : line.at + 1 + BELOW * LEAST_SIZE;
+  return [label([x, line.bottom], LEAST_SIZE, 'match', { turned: true, anchor: 'end' })];
+}
 
 /** Both cut edges on one wrap: the second end's up, the first end's down, their match lines one line. */
 function joinedStrip(cut: PieceCut, { paperThickness, display }: StripOptions): Strip {
@@ -258,7 +271,11 @@ function joinedStrip(cut: PieceCut, { paperThickness, display }: StripOptions): 
   const tall = wordsHeight(sentences, side.right - side.left);
   const from = Math.max(top, (top + bottom - tall) / 2);
   const words = wordMarks(cut.mark, sentences, { ...side, top: from, bottom });
-  return finished(cut, cut.piece, [...marks, ...words, ...matchWord(matchX, (top + bottom) / 2 + 12)], {
+  const match = matchWord({
+    ...{ at: matchX, edge: 0, top: -valueAt(end, 0) },
+    bottom: Math.min((top + bottom) / 2 + 12, low + valueAt(start, 0) - 0.5),
+  });
+  return finished(cut, cut.piece, [...marks, ...words, ...match], {
     girth,
     seam,
     base: low,

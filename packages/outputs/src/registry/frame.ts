@@ -1,6 +1,7 @@
 import { cutListCsv } from '../lists/cutList.js';
 import { massesCsv } from '../lists/massesCsv.js';
 import { labelSheets } from '../labels/labels.js';
+import { editionOf, stampOf } from './stamp.js';
 import { noTubes, paper, type Kit, type Output, type Source } from './output.js';
 
 export const cutList: Output = {
@@ -22,7 +23,8 @@ export const cutListSheet: Output = {
   suffix: 'xlsx',
   name: () => 'cut-list',
   refuse: noTubes,
-  make: async ({ document, plan }) => (await import('../lists/cutListXlsx.js')).cutListXlsx(plan, document),
+  make: async ({ document, plan, edition }) =>
+    (await import('../lists/cutListXlsx.js')).cutListXlsx(plan, document, editionOf(edition)),
 };
 
 export const masses: Output = {
@@ -56,7 +58,7 @@ export const frameInSpace: Output = {
   suffix: 'glb',
   name: () => 'frame',
   refuse: noTubes,
-  make: async ({ document, plan }) => (await import('../solids/gltf.js')).frameGltf(plan, document.name),
+  make: async (source) => (await import('../solids/gltf.js')).frameGltf(source.plan, stampOf(source)),
 };
 
 /** The modeller is loaded, and what makes solids with it, when a solid is asked for. */
@@ -126,5 +128,5 @@ export const frameMesh: Output = {
   suffix: 'stl',
   name: () => 'frame',
   refuse: noTubes,
-  make: async ({ document, plan }) => (await import('../solids/stl.js')).frameStl(plan, document.name),
+  make: async (source) => (await import('../solids/stl.js')).frameStl(source.plan, stampOf(source)),
 };

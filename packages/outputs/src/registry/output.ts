@@ -2,6 +2,7 @@ import type { FixtureDetails, FoundNests, Plan } from '@larchwood/core';
 import type { BuildDocument, Shop } from '@larchwood/format';
 import type { Drawing } from '../drawing.js';
 import type { PaperFonts } from '../text/faces.js';
+import { stampOf } from './stamp.js';
 
 /** What every output is made from. */
 export interface Source {
@@ -90,7 +91,7 @@ export const paper = (given: Omit<Paper, 'mediaType' | 'suffix' | 'make'>): Pape
   suffix: 'pdf',
   make: async (source, options, { fonts }) => {
     const { drawingsToPdf } = await import('../pdf.js');
-    const title = `${source.document.name}: ${given.name(source, options)}`;
+    const title = `${stampOf(source)}: ${given.name(source, options)}`;
     return drawingsToPdf(given.pages(source, options), title, await fonts());
   },
 });

@@ -21,13 +21,13 @@ import {
   pieceLabels,
   pieceSolids,
 } from './frame.js';
-import type { Named, Output, OutputOptions, Paper } from './output.js';
+import type { Named, Output, OutputOptions, Paper, Source } from './output.js';
 import { patterns, piecePattern, pieceUnrolled } from './patterns.js';
+import { editionOf, stamped } from './stamp.js';
 import { measuringList, readings, traveller } from './work.js';
 import { sideSpeeds, steeringPlates, steeringPlatesDxf, steeringSweep } from './steering.js';
 
-/** Every file that can be made of a build, in the order in which they are offered. */
-export const OUTPUTS: readonly Output[] = [
+const ALL: readonly Output[] = [
   patterns,
   piecePattern,
   pieceUnrolled,
@@ -61,6 +61,9 @@ export const OUTPUTS: readonly Output[] = [
   sideSpeeds,
 ];
 
+/** Every file that can be made of a build, in the order in which they are offered. */
+export const OUTPUTS: readonly Output[] = ALL.map(stamped);
+
 /** @throws RangeError where there is no such output */
 export function outputOf(id: string): Output {
   const found = OUTPUTS.find((output) => output.id === id);
@@ -74,6 +77,10 @@ export const isPaper = (output: Output): output is Paper => output.pages !== und
 export const fileIn = (output: Output, source: Named, options: OutputOptions = {}): string =>
   `${output.name(source, options)}.${output.suffix}`;
 
-/** A file's name among others of the same kind: the build's name comes first. */
-export const fileNameOf = (output: Output, source: Named, options: OutputOptions = {}): string =>
-  `${fileStem(source.document.name)}-${fileIn(output, source, options)}`;
+/** A file's name among others of the same kind: the build's name comes first, then which state of it. */
+export const fileNameOf = (
+  output: Output,
+  source: Named & Pick<Source, 'edition'>,
+  options: OutputOptions = {},
+): string =>
+  `${fileStem(source.document.name)}-${output.name(source, options)}-${editionOf(source.edition)}.${output.suffix}`;

@@ -33,10 +33,30 @@ describe('outputs', () => {
   it('of one piece are named by its mark, and need the piece', () => {
     const source = sourceOf(made('bicycle', 'road', { name: 'Café racer' }));
     const { piece, mark } = source.plan.cuts[3]!;
-    expect(fileNameOf(outputOf('patterns'), source, { piece })).toBe(`café-racer-piece-${mark}.pdf`);
+    expect(fileNameOf(outputOf('patterns'), source, { piece })).toBe(
+      `café-racer-piece-${mark}-r1-2026-01-02.pdf`,
+    );
     const svg = outputOf('piece-svg');
     expect(svg.make(source, { piece }, NO_KIT)).toContain('</svg>');
     expect(() => svg.make(source, {}, NO_KIT)).toThrow('Choose one piece.');
+  });
+  it.each(FAMILIES)('%s, %s: every file says which state of the build it is of', async (kind, set) => {
+    const source = sourceOf(made(kind, set));
+    const fast = OUTPUTS.filter((each) => !each.slow && !isPaper(each) && each.suffix !== 'xlsx');
+    for (const output of fast.filter(({ refuse }) => refuse(source) === undefined)) {
+      const options = output.packed?.(source)[0] ?? { piece: source.plan.cuts[0]!.piece };
+      expect(fileNameOf(output, source, options)).toContain('-r1-2026-01-02.');
+      // A table of values has no place for a remark.
+      if (output.suffix === 'csv') continue;
+      const content = await output.make(source, options, NO_KIT);
+      const text = typeof content === 'string' ? content : new TextDecoder('latin1').decode(content);
+      expect(text.includes('Test, r1, 2026-01-02'), output.id).toBe(true);
+    }
+    for (const output of OUTPUTS.filter(isPaper).filter(({ refuse }) => refuse(source) === undefined))
+      for (const { marks } of output.pages(source, {}).slice(0, 1)) {
+        const words = marks.flatMap((mark) => (mark.as === 'text' ? [mark.text] : []));
+        expect(words.join(' '), output.id).toMatch(/revision 1|r1 2026-01-02/);
+      }
   });
   it('are refused in words where there is nothing to make them of', () => {
     const road = made('bicycle', 'road');

@@ -9,6 +9,7 @@ import {
   nameInText,
   onPlate,
   passesOf,
+  pieceOutline,
   PHASES,
   Planner,
   PROCESSES,
@@ -27,7 +28,8 @@ import {
   type Work,
   formatGauge,
 } from '@larchwood/core';
-import { path, type Drawing, type Mark } from '../drawing.js';
+import { clipPolyline } from 'lineclip';
+import { area, path, type Drawing, type Mark } from '../drawing.js';
 import { SHEETS } from '../paper.js';
 import type { Source } from '../registry/output.js';
 import { tablePages, type Table } from '../tables.js';
@@ -67,7 +69,7 @@ function partsOf({ steps }: Work): readonly (readonly Step[])[] {
   return parts;
 }
 
-const PICTURE = { width: 26, height: 15 };
+const PICTURE = { width: 32, height: 19 };
 
 function stepTable(steps: readonly Step[], plan: Plan, { steps: all }: Work, units: LengthDisplay): Table {
   const { phase, part } = steps[0]!;
@@ -135,46 +137,88 @@ function weldTable({ seams }: Work, { units, work: own }: Source['document']): T
   };
 }
 
-/** The frame in thin lines, what the step is about in thick ones, in the view that shows the most of it. */
+/** The frame in thin lines, what the step is about filled, in the view that shows the most of it: near by, with what is round it. */
 function pictureOf(plan: Plan, { pieces }: Step): readonly Mark[] {
   const wanted = new Set(pieces);
   const name = clearestView(plan.frame, pieces);
   const [across, up] = VIEW_AXES[name];
   const view: Seen = { name, at: (point) => [point[across], -point[up]] };
-  const all = [
-    ...plan.frame.pieces.map((piece) => ({
-      ...{ lit: wanted.has(piece.id), closed: false },
-      points: centreLine(piece, view),
-    })),
-    ...plan.frame.plates.map((plate) => ({
-      ...{ lit: wanted.has(plate.id), closed: true },
-      points: plate.plate.outline.map((corner) => view.at(onPlate(plate, corner))),
-    })),
-  ];
-  const [left, top, width, height] = boxOf(all.flatMap(({ points }) => points));
-  const scale = Math.min(PICTURE.width / Math.max(1, width), PICTURE.height / Math.max(1, height));
-  const at = ([x, y]: OnPaper): OnPaper => [
+  const cuts = new Map([...plan.cuts, ...plan.given].map((cut) => [cut.piece, cut]));
+  const plates = plan.frame.plates.map((plate) => ({
+    ...{ lit: wanted.has(plate.id), closed: true },
+    points: plate.plate.outline.map((corner) => view.at(onPlate(plate, corner))),
+  }));
+  const pieceLines = plan.frame.pieces.map((piece) => {
+    const lit = wanted.has(piece.id);
+    const cut = lit ? cuts.get(piece.id) : undefined;
+    return {
+      ...{ lit, closed: cut !== undefined },
+      points: cut ? pieceOutline(piece, cut, view) : centreLine(piece, view),
+    };
+  });
+  const all = [...pieceLines, ...plates];
+  const pointsOf = (some: typeof all) => some.flatMap(({ points }) => points);
+  const whole = boxOf(pointsOf(all));
+  const lit = all.filter((each) => each.lit);
+  const [left, top, width, height] = lit.length === 0 ? whole : regionOf(boxOf(pointsOf(lit)), whole);
+  const scale = Math.min(PICTURE.width / width, PICTURE.height / height);
+  const put = ([x, y]: OnPaper): OnPaper => [
     (x - left) * scale + (PICTURE.width - width * scale) / 2,
     (y - top) * scale + (PICTURE.height - height * scale) / 2,
   ];
+  const frame: [number, number, number, number] = [0, 0, PICTURE.width, PICTURE.height];
   return [
-    ...all.filter(({ lit }) => !lit).map(({ points, closed }) => path('thin', points.map(at), closed)),
     ...all
-      .filter(({ lit }) => lit)
+      .filter((each) => !each.lit)
       .flatMap(({ points, closed }) =>
-        // Twice, a hair apart: as thick as no single line is.
-        [-0.12, 0.12].map((off) =>
-          path(
-            'cut',
-            points.map(at).map(([x, y]) => [x + off, y + off] as const),
-            closed,
-          ),
-        ),
+        clipPolyline(
+          (closed && points[0] ? [...points, points[0]] : points).map(put).map(([x, y]) => [x, y]),
+          frame,
+        ).map((part) => path('thin', part as OnPaper[])),
       ),
+    ...lit.map(({ points, closed }) =>
+      closed ? area(thickened(points.map(put))) : path('cut', points.map(put)),
+    ),
   ];
 }
 
-function boxOf(points: readonly OnPaper[]): readonly [number, number, number, number] {
+/** What a picture shows of the frame at least, of its larger side: enough to see where in it one is. */
+const LEAST_REGION = 0.4;
+/** What is lit is this part of the region at most. */
+const LIT = 0.75;
+
+/** A region round what is lit, in the picture's own proportion where the frame has that much. */
+function regionOf([x, y, w, h]: Box, [left, top, wide, tall]: Box): Box {
+  const least = LEAST_REGION * Math.max(wide, tall * (PICTURE.width / PICTURE.height));
+  const width = Math.max(w / LIT, (h / LIT) * (PICTURE.width / PICTURE.height), least, 1);
+  const height = width * (PICTURE.height / PICTURE.width);
+  // Of what lies beside the frame there is nothing to see.
+  const within = (middle: number, size: number, from: number, whole: number) =>
+    size >= whole
+      ? from + (whole - size) / 2
+      : Math.min(Math.max(middle - size / 2, from), from + whole - size);
+  return [within(x + w / 2, width, left, wide), within(y + h / 2, height, top, tall), width, height];
+}
+
+/** A printer loses an area thinner than this, mm. */
+const THINNEST = 0.5;
+
+/** A sliver, such as a plate on its edge, as wide as a printer shows it. */
+function thickened(points: readonly OnPaper[]): readonly OnPaper[] {
+  const [left, top, width, height] = boxOf(points);
+  if (Math.min(width, height) >= THINNEST) return points;
+  const [w, h] = [Math.max(width, THINNEST), Math.max(height, THINNEST)];
+  const [l, t] = [left - (w - width) / 2, top - (h - height) / 2];
+  return [
+    [l, t],
+    [l + w, t],
+    [l + w, t + h],
+    [l, t + h],
+  ];
+}
+
+type Box = readonly [left: number, top: number, width: number, height: number];
+function boxOf(points: readonly OnPaper[]): Box {
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
   if (points.length === 0) return [0, 0, 1, 1];
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
