@@ -49,6 +49,9 @@ export const ChecksSchema = closed(
       'How far a key point is set off where it is drawn, against the movement that welding brings; by point, mm',
     ),
     presetOn: Type.Optional(day),
+    heightsFrom: Type.Optional(
+      literals('Where heights are measured from while the frame stands in its fixture', 'ground', 'fixture'),
+    ),
   },
   'How the frame is measured',
 );

@@ -9,6 +9,10 @@ const change =
   (part: (checks: ChecksData) => ChecksData): Change =>
   (document) => ({ ...document, checks: part(checksOf(document)) });
 
+/** Heights from the fixture's base while the frame stands in it, or from the ground. */
+export const setHeightsFrom = (heightsFrom: NonNullable<ChecksData['heightsFrom']>): Change =>
+  change((checks) => ({ ...checks, heightsFrom }));
+
 /** A reading that is put right so soon was a slip of the finger, and is not kept; ms. */
 const SLIP = 120_000;
 /** Earlier readings are kept up to so many. */

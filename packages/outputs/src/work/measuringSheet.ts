@@ -28,6 +28,10 @@ export function measuringSheets({ document, plan, revision }: Source): Drawing[]
     note: `May be off: to either side. What was read already stands in its column.${
       held ? ' Held at: what it reads before it is welded, as the fixture is set off.' : ''
     }${
+      !whole && plan.fixture.base
+        ? ` Heights are from the ground: in the fixture, from ${plan.fixture.base.name}, each reads ${formatLength(Math.abs(plan.fixture.base.height), units, 1)} ${plan.fixture.base.height > 0 ? 'less' : 'more'}.`
+        : ''
+    }${
       whole && strung
         ? ` Strings: ${formatLength(strung.string, units)} from the middle on either side, at the height of the hub.${
             strung.edge === undefined ? '' : ` Straight-edge: ${formatLength(strung.edge, units)}.`

@@ -2,9 +2,11 @@ import { Check, Pencil, RotateCcw } from 'lucide-react';
 import { useState } from 'react';
 import {
   displayOf,
+  heightsFrom,
   listAt,
   readingText,
   scaleDisplay,
+  takenOff,
   verdictOf,
   type Line,
   type Plan,
@@ -27,7 +29,7 @@ export function BenchLines({ plan, step }: { readonly plan: Plan; readonly step:
     <ul className="border-t border-rule">
       {lines.map((line) =>
         stage !== undefined && line.measure !== undefined ? (
-          <MeasureLine key={line.id} line={line} stage={stage} measure={line.measure} />
+          <MeasureLine key={line.id} plan={plan} line={line} stage={stage} measure={line.measure} />
         ) : line.setting === undefined ? (
           <li
             key={line.id}
@@ -59,10 +61,12 @@ function Value({ line: { value, quantity, gauge } }: { readonly line: Line }) {
 
 /** What a tool shall read, and what it reads. */
 function MeasureLine({
+  plan,
   line,
   stage,
   measure,
 }: {
+  readonly plan: Plan;
   readonly line: Line;
   readonly stage: CheckStage;
   readonly measure: string;
@@ -74,12 +78,21 @@ function MeasureLine({
   const measurand = list?.measures.find(({ id }) => id === measure);
   const reading = document.measured?.find((each) => each.stage === stage && each.measure === measure);
   const { quantity = 'length', value = 0, text } = line;
+  const base = heightsFrom(document, plan.fixture, stage);
+  const less = measurand ? takenOff(measurand, base) : 0;
   return (
     <li className="border-b border-rule py-1.5">
-      <span className="text-[15px]">{text}</span>
+      <span className="text-[15px]">
+        {text}
+        {less !== 0 && `, above ${base!.name}`}
+      </span>
       <span className="flex items-center justify-between gap-2">
         <span className="text-[24px] leading-tight font-bold">
-          <Measure value={measurand?.nominal ?? value} quantity={quantity} display={document.units} />
+          <Measure
+            value={(measurand?.nominal ?? value) - less}
+            quantity={quantity}
+            display={document.units}
+          />
         </span>
         <span className="flex items-center gap-2">
           {reading && measurand && (
@@ -92,7 +105,7 @@ function MeasureLine({
             onClick={() => setOpen(true)}
           >
             {reading ? (
-              <Measure value={reading.value} quantity={quantity} display={document.units} />
+              <Measure value={reading.value - less} quantity={quantity} display={document.units} />
             ) : (
               <>
                 <Pencil size={18} aria-hidden /> reads
@@ -109,7 +122,10 @@ function MeasureLine({
           display={document.units}
           onClose={() => setOpen(false)}
           onValue={(found) => {
-            edit(`checks.${stage}.${measure}`, setMeasured(stage, measure, { value: found }, new Date()));
+            edit(
+              `checks.${stage}.${measure}`,
+              setMeasured(stage, measure, { value: found + less }, new Date()),
+            );
             settle();
             setOpen(false);
           }}

@@ -1,7 +1,7 @@
 import { RotateCcw, Trash2 } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { nameInText, success, TOOL_NAMES, type Measurand, type Plan } from '@larchwood/core';
+import { nameInText, success, takenOff, TOOL_NAMES, type Measurand, type Plan } from '@larchwood/core';
 import { LONGEST, type BuildDocument, type CheckStage, type OwnMeasure } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { InstrumentGroup } from '../../instruments/InstrumentGroup';
@@ -30,16 +30,19 @@ interface Props {
   readonly stage: CheckStage;
   readonly measurand: Measurand;
   readonly document: BuildDocument;
+  /** Face of the fixture from which heights are taken; from the ground where there is none. */
+  readonly base: Plan['fixture']['base'];
 }
 
 /** How one measure is taken, how far it may be off, and what it read before. */
-export function MeasureDetail({ plan, hand, stage, measurand, document }: Props) {
+export function MeasureDetail({ plan, hand, stage, measurand, document, base }: Props) {
   const { edit, settle } = useEditor('edit', 'settle');
   const found = (useSlow('checked').value ?? []).filter(({ where }) => where.station === 'checks');
   const { id, name, about, tool, tolerance, quantity, own, strung } = measurand;
   const checks = checksOf(document);
   const reading = hand.readingAt(stage, id);
   const { units } = document;
+  const less = takenOff(measurand, base);
   const change = (key: string, next: Parameters<typeof edit>[1]) => {
     edit(key, next);
     settle();
@@ -69,7 +72,9 @@ export function MeasureDetail({ plan, hand, stage, measurand, document }: Props)
       ) : (
         <h3 className="px-4 pt-2 text-[16px] leading-tight font-bold">{name}</h3>
       )}
-      <p className="px-4 py-1 text-[13.5px]">{about}</p>
+      <p className="px-4 py-1 text-[13.5px]">
+        {less === 0 ? about : `Above ${base!.name}, with the frame still in the fixture.`}
+      </p>
       {strung && (
         <>
           <Row name="String from the middle">
@@ -122,7 +127,7 @@ export function MeasureDetail({ plan, hand, stage, measurand, document }: Props)
                 {reading.before!.map(({ value }, index) => (
                   <span key={index}>
                     {index > 0 && ', '}
-                    <Measure value={value} quantity={quantity} display={units} />
+                    <Measure value={value - less} quantity={quantity} display={units} />
                   </span>
                 ))}
               </span>
@@ -147,8 +152,13 @@ export function MeasureDetail({ plan, hand, stage, measurand, document }: Props)
         key={quantity}
         of={`${stage} ${id}`}
         quantity={quantity}
-        nominal={measurand.nominal}
-        onReading={(taken) => change(`checks.${stage}.${id}`, setMeasured(stage, id, taken, new Date()))}
+        nominal={measurand.nominal - less}
+        onReading={(taken) =>
+          change(
+            `checks.${stage}.${id}`,
+            setMeasured(stage, id, { ...taken, value: taken.value + less }, new Date()),
+          )
+        }
       />
       {own && (
         <p className="px-4 py-1">

@@ -1,8 +1,11 @@
 import { useState } from 'react';
 import {
+  baseAt,
   CHECK_STAGES,
+  heightsFrom,
   listAt,
   nameInText,
+  takenOff,
   verdictOf,
   type AsBuilt,
   type CheckList,
@@ -14,7 +17,7 @@ import { useEditor } from '../../editor/editor';
 import { Choice } from '../../parts/Choice';
 import { Measure } from '../../parts/Figure';
 import { HEAD_ROW, rowLook } from '../../parts/tables';
-import { setMeasured, takeOut } from '../../edits/checks';
+import { setHeightsFrom, setMeasured, takeOut } from '../../edits/checks';
 import { MeasureDetail } from './MeasureDetail';
 import { Off } from './Off';
 import { ReadingField } from './ReadingField';
@@ -50,6 +53,8 @@ export function MeasureView({
   const { results, readingAt } = hand;
   const list = listAt(hand.list, document.measured ?? [], stage);
   const { whole, about } = CHECK_STAGES[stage];
+  const atBase = baseAt(plan.fixture, stage);
+  const base = heightsFrom(document, plan.fixture, stage);
   const worth = whole ? list.order.whole : list.order.frame;
   const mine = list.measures.filter((measure) => measure.whole === whole);
   const byId = new Map(mine.map((measure) => [measure.id, measure]));
@@ -92,6 +97,25 @@ export function MeasureView({
               {list !== hand.list && ' Should read: as the fixture is set off.'}
             </span>
           </span>
+          {atBase && (
+            <Choice
+              label="Heights measured from"
+              value={base ? 'fixture' : 'ground'}
+              className="w-60"
+              groups={[
+                {
+                  options: [
+                    { value: 'ground', label: 'Heights from the ground' },
+                    { value: 'fixture', label: `Heights from ${atBase.name}` },
+                  ],
+                },
+              ]}
+              onChange={(next) => {
+                edit('checks.heightsFrom', setHeightsFrom(next as 'ground' | 'fixture'));
+                settle();
+              }}
+            />
+          )}
           <Choice
             label="Order of the list"
             value={order}
@@ -127,6 +151,7 @@ export function MeasureView({
                   stage={stage}
                   hand={hand}
                   lit={measurand.id === picked?.id}
+                  off={takenOff(measurand, base)}
                   wrong={wrong.has(measurand.id)}
                   // While the first ones are read nothing bears them out yet: said of the one in hand.
                   unconfirmed={
@@ -144,7 +169,14 @@ export function MeasureView({
         </div>
       </div>
       {picked && (
-        <MeasureDetail plan={plan} hand={hand} stage={stage} measurand={picked} document={document} />
+        <MeasureDetail
+          plan={plan}
+          hand={hand}
+          stage={stage}
+          measurand={picked}
+          document={document}
+          base={base}
+        />
       )}
     </>
   );
@@ -156,6 +188,7 @@ function MeasureRow({
   stage,
   hand,
   lit,
+  off: less,
   wrong,
   unconfirmed,
   nameOf,
@@ -168,6 +201,8 @@ function MeasureRow({
   readonly stage: CheckStage;
   readonly hand: ChecksHand;
   readonly lit: boolean;
+  /** Taken off what it reads from the ground, mm. */
+  readonly off: number;
   readonly wrong: boolean;
   /** Nothing else bears its reading out. */
   readonly unconfirmed: AsBuilt['unconfirmed'][number] | undefined;
@@ -209,7 +244,7 @@ function MeasureRow({
           )}
         </td>
         <td className="font-bold">
-          <Measure value={nominal} quantity={quantity} display={units} />
+          <Measure value={nominal - less} quantity={quantity} display={units} />
         </td>
         <td className="whitespace-nowrap text-quiet max-[600px]:hidden">
           ± <Measure value={tolerance.value} quantity={quantity} display={units} />
@@ -220,8 +255,8 @@ function MeasureRow({
             label={`${number}, ${name}: reads`}
             quantity={quantity}
             display={units}
-            value={reading?.value}
-            onRead={(value) => take(id, value)}
+            value={reading && reading.value - less}
+            onRead={(value) => take(id, value === undefined ? undefined : value + less)}
             onFocus={() => pick(id)}
           />
         </td>
