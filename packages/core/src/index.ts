@@ -88,6 +88,7 @@ export type { Layout } from './frame/layouts/layout.js';
 export { idOfMark, pieceId, type Side, type Frame, type Piece, type PlacedPlate } from './frame/frame.js';
 export { USUAL_BENDING, type Bend, type BendSchedule } from './bends/schedule.js';
 export { compoundFrom, diesFor, inBender, onBender, type OnBender } from './bends/bender.js';
+export { inTurn } from './bends/schedule.js';
 export { pairMark, pairName, settingSum, springbackText, turnText } from './bends/words.js';
 export { taperOf, type Taper } from './bends/taper.js';
 export { scaleRead, setBeyondStraight, trialsOf, type Springback } from './bends/springback.js';

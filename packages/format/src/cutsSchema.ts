@@ -7,6 +7,13 @@ const BendingSchema = closed(
   {
     die: Type.Optional(id('Die of the workshop; left out, the one of its radius and size')),
     from: literals('End that the marks are measured from', 'start', 'end'),
+    order: Type.Optional(
+      Type.Array(Type.Integer({ minimum: 1, maximum: 60 }), {
+        maxItems: 60,
+        description:
+          'Bends by their number from that end, in the order they are made; left out, along the tube',
+      }),
+    ),
     extra: closed(
       { start: length('Left on at the start'), end: length('Left on at the end') },
       'Bent long, trimmed afterwards',

@@ -3,13 +3,19 @@ import type { Bending, BuildDocument, CutsData, End, Hole, Node, Plate } from '@
 
 export const NO_CUTS: CutsData = { bends: {}, bars: [] };
 
+/** What is changed of a bending; an order of none is the one along the tube. */
+export type BendingChange = Omit<Partial<Bending>, 'order'> & {
+  readonly order?: Bending['order'] | undefined;
+};
+
 /** Another way of bending one member. */
 export const changeBending =
-  (member: string, part: Partial<Bending>) =>
+  (member: string, part: BendingChange) =>
   (document: BuildDocument): BuildDocument => {
     const cuts = document.cuts ?? NO_CUTS;
-    const before = cuts.bends[member] ?? USUAL_BENDING;
-    return { ...document, cuts: { ...cuts, bends: { ...cuts.bends, [member]: { ...before, ...part } } } };
+    const bending = { ...(cuts.bends[member] ?? USUAL_BENDING), ...part };
+    const told = bending.order === undefined ? without(bending, 'order') : bending;
+    return { ...document, cuts: { ...cuts, bends: { ...cuts.bends, [member]: told } } };
   };
 
 /** The die that fits best again, not one that was chosen. */
@@ -17,8 +23,8 @@ export const letDieGo =
   (member: string) =>
   (document: BuildDocument): BuildDocument => {
     const cuts = document.cuts ?? NO_CUTS;
-    const { from, extra } = cuts.bends[member] ?? USUAL_BENDING;
-    return { ...document, cuts: { ...cuts, bends: { ...cuts.bends, [member]: { from, extra } } } };
+    const bending = without(cuts.bends[member] ?? USUAL_BENDING, 'die');
+    return { ...document, cuts: { ...cuts, bends: { ...cuts.bends, [member]: bending } } };
   };
 
 /** Other holes of one member; none leave no trace. */

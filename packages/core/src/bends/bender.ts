@@ -3,7 +3,8 @@ import { teller, type Finding } from '../findings/finding.js';
 import { pointOn } from '../frame/path.js';
 import { toDegrees, toRadians } from '../units/angle.js';
 import { cross, dot, subtract, type Vector } from '../vector/vector.js';
-import { bentSoFar, type Bend, type BendSchedule } from './schedule.js';
+import { betterOrder, type BendOrder } from './order.js';
+import { bentAt, type Bend, type BendSchedule } from './schedule.js';
 import { settingFor, springbackOf, trialsOf, type Springback } from './springback.js';
 
 export type OwnDie = Die & { readonly id: string };
@@ -24,6 +25,8 @@ export interface OnBender {
   /** One a bend; none where it is not drawn round a die. */
   readonly settings: readonly BendSetting[];
   readonly findings: readonly Finding[];
+  /** How it would be bent with less in the way, or with fewer turns; none where it is bent so already. */
+  readonly better?: BendOrder;
   /** Far end moves so much by the scatter of the log, mm: what may have to be trimmed. */
   readonly farEnd?: number;
 }
@@ -65,6 +68,14 @@ export function onBender(schedule: BendSchedule, shop: Shop, bending?: Pick<Bend
   if (schedule.way !== 'die' && chosen === undefined && settings.some(({ die }) => !die))
     return { settings: [], findings: [] };
   const missing = [...new Set(settings.flatMap(({ die, bend }) => (die ? [] : [bend.radius])))];
+  const troublesOf = (of: BendSchedule) => {
+    const dies = of.bends.map((bend) => dieOf(bend));
+    return (index: number, done: ReadonlySet<number>): number => {
+      const die = dies[index];
+      return die ? troubles(of, die, index, done).length : 0;
+    };
+  };
+  const better = settings.every(({ die }) => die) ? betterOrder(schedule, troublesOf) : undefined;
   const scatters = settings.map(({ spring }) => spring?.scatter);
   return {
     settings,
@@ -76,6 +87,7 @@ export function onBender(schedule: BendSchedule, shop: Shop, bending?: Pick<Bend
           )),
       ...settings.flatMap((setting, index) => dieFindings(schedule, setting, index)),
     ],
+    ...(better ? { better } : {}),
     ...(scatters.every((scatter) => scatter !== undefined)
       ? {
           farEnd: Math.hypot(
@@ -94,19 +106,44 @@ const tell = teller('cuts');
 function dieFindings(schedule: BendSchedule, { bend, die, set }: BendSetting, index: number): Finding[] {
   if (!die || set === undefined) return [];
   const { mark, piece } = schedule;
-  const { number, straightBefore, straightAfter, radius } = bend;
-  const short = (what: 'clamp' | 'follower', has: number, wants: number) =>
-    has < wants ? [tell('straight-short', 'look', piece, { mark, bend: number, has, wants, what })] : [];
+  const { number, radius } = bend;
   return [
     ...(schedule.bends.findIndex((each) => !suits(die, each.radius)) !== index
       ? []
       : [tell('die-radius-differs', 'look', piece, { mark, radius, die: die.radius, name: die.name })]),
-    ...short('clamp', straightBefore, die.clamp),
-    ...short('follower', straightAfter, die.follow),
     ...(set > die.most
       ? [tell('bend-too-far', 'look', piece, { mark, bend: number, set, most: die.most })]
       : []),
-    ...sweepFindings(schedule, die, index),
+    ...troubles(schedule, die, index, madeBefore(schedule, index)),
+  ];
+}
+
+/** Which bends are made already when one is begun, by their place along the tube. */
+const madeBefore = ({ order }: BendSchedule, index: number): ReadonlySet<number> =>
+  new Set(order.slice(0, order.indexOf(index + 1)).map((number) => number - 1));
+
+/** What stands in the way of one bend when some are made: too little straight for clamp or follower, the bender, the floor. */
+function troubles(
+  schedule: BendSchedule,
+  die: Die,
+  index: number,
+  done: ReadonlySet<number>,
+): readonly Finding[] {
+  const { bends, mark, piece, tube } = schedule;
+  const bend = bends[index]!;
+  const endOf = ({ mark: at, arc }: Bend): number => at + arc;
+  const before = Math.max(
+    0,
+    ...bends.slice(0, index).flatMap((each, at) => (done.has(at) ? [endOf(each)] : [])),
+  );
+  const after = bends.findIndex((_, at) => at > index && done.has(at));
+  const behind = after < 0 ? tube : bends[after]!.mark;
+  const short = (what: 'clamp' | 'follower', has: number, wants: number) =>
+    has < wants ? [tell('straight-short', 'look', piece, { mark, bend: bend.number, has, wants, what })] : [];
+  return [
+    ...short('clamp', bend.mark - before, die.clamp),
+    ...short('follower', behind - endOf(bend), die.follow),
+    ...sweepFindings(schedule, die, index, done),
   ];
 }
 
@@ -114,7 +151,7 @@ function dieFindings(schedule: BendSchedule, { bend, die, set }: BendSetting, in
 export interface InBender {
   /** Points along the part that is bent and swings. */
   readonly swung: readonly Vector[];
-  /** Points along the rest, which stays. */
+  /** Points along the rest, which stays: bent where a bend behind this one was made before it. */
   readonly rest: readonly Vector[];
 }
 
@@ -123,22 +160,21 @@ const CLOSE = 20;
 
 /**
  * Where a tube stands in the bender while a bend is made: what is bent already swings, the rest lies still behind the die.
+ * @param index of the bend along the tube, from its reference end
  * @param made degrees of this bend that are made
+ * @param done bends that are made already, by their place along the tube: by the schedule's order where nothing is said
  */
-export function inBender(schedule: BendSchedule, index: number, made: number): InBender {
+export function inBender(
+  schedule: BendSchedule,
+  index: number,
+  made: number,
+  done: ReadonlySet<number> = madeBefore(schedule, index),
+): InBender {
   const bend = schedule.bends[index]!;
-  // The earlier bends, and this one as an arc of its own as far as it is made.
-  const before = bentSoFar(
-    {
-      ...schedule,
-      bends: [
-        ...schedule.bends.slice(0, index),
-        { ...bend, angle: made, arc: (bend.arc * made) / bend.angle },
-      ],
-    },
-    index + 1,
+  const before = bentAt(schedule, ({ number, angle }) =>
+    number - 1 === index ? made : done.has(number - 1) ? angle : 0,
   );
-  const arc = before.arcs[index]!;
+  const arc = before.arcs[[...done].filter((each) => each < index).length]!;
   const end = arc.station + arc.length;
   // The rest lies along −x at the back, the die's axis up: a frame of the tube where this bend ends now.
   const { at, direction } = pointOn(before, end);
@@ -161,12 +197,17 @@ export function inBender(schedule: BendSchedule, index: number, made: number): I
  * Whether what is bent already swings into the bender or the floor while a bend is made. It turns about the die’s upright
  * axis: each of its points keeps its height and its distance from the die, so that one look tells of the whole swing.
  */
-function sweepFindings(schedule: BendSchedule, die: Die, index: number): Finding[] {
+function sweepFindings(
+  schedule: BendSchedule,
+  die: Die,
+  index: number,
+  done: ReadonlySet<number>,
+): Finding[] {
   if (die.floor === 0 && (die.reach === 0 || die.below === 0)) return [];
   const { mark, piece } = schedule;
   const { number, angle } = schedule.bends[index]!;
   const half = schedule.across / 2;
-  const { swung, rest } = inBender(schedule, index, angle);
+  const { swung, rest } = inBender(schedule, index, angle, done);
   const what = [...swung, ...rest].reduce<'bender' | 'floor' | undefined>((hit, [x, y, z]) => {
     if (hit === 'floor' || (die.floor > 0 && z - half < -die.floor)) return 'floor';
     return die.below > 0 && z - half < -die.below && Math.hypot(x, y) < die.reach ? 'bender' : hit;

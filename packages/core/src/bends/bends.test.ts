@@ -1,33 +1,17 @@
 import fc from 'fast-check';
 import { glMatrix, mat4, vec3 } from 'gl-matrix';
 import { describe, expect, it } from 'vitest';
-import { NO_SHOP, type BuildDocument, type Die, type Shop } from '@larchwood/format';
-import { DIE } from '../../../../testing/die.js';
+import type { BuildDocument } from '@larchwood/format';
+import { bentTube, scheduleOf } from '../../../../testing/bentTube.js';
 import { EVERY_SET, made, planMade } from '../../../../testing/made.js';
 import type { Piece } from '../frame/frame.js';
-import { pathOf, type Leg } from '../frame/path.js';
-import type { PieceCut } from '../joints/cut.js';
+import type { Leg } from '../frame/path.js';
 import { add, along, distance, length, subtract, type Vector } from '../vector/vector.js';
-import { compoundFrom, inBender, onBender } from './bender.js';
+import { compoundFrom } from './bender.js';
 import { bendFindings, TIGHT } from './findings.js';
-import { bendSchedule, bentSoFar, USUAL_BENDING, type BendSchedule } from './schedule.js';
+import { bendSchedule, bentSoFar, type BendSchedule } from './schedule.js';
 import { SPREADER_CLEARANCE, taperOf } from './taper.js';
 
-/** A round tube through corners, cut square at its ends. */
-function bentTube(corners: readonly Vector[], radii: readonly number[], diameter = 25.4) {
-  const path = pathOf(corners, radii);
-  const piece = {
-    ...{ id: 'tube', mark: '1', name: 'Tube', side: 'middle', path, length: path.length },
-    section: { id: 'round', name: 'round', shape: 'round', diameter, wall: 2 },
-    member: { id: 'tube', section: 'round', material: 'mild-steel' },
-  } as unknown as Piece;
-  const end = (station: number) => ({ station, edge: { longest: { at: 0 } } });
-  return { piece, cut: { ends: [end(0), end(path.length)] } as unknown as PieceCut };
-}
-const scheduleOf = (corners: readonly Vector[], radii: readonly number[], bending = USUAL_BENDING) => {
-  const { piece, cut } = bentTube(corners, radii);
-  return bendSchedule(piece, cut, bending)!;
-};
 // In doubles: by itself the library reckons in single precision.
 glMatrix.setMatrixArrayType(Array as unknown as ArrayConstructor & Float32ArrayConstructor);
 const NONE = { start: 0, end: 0 };
@@ -230,83 +214,6 @@ describe('a bend table', () => {
         expect(Math.abs(Math.abs(bend.rotation + twin.rotation) % 360)).toBeLessThan(1e-6);
       });
     }
-  });
-});
-
-describe('on the bender', () => {
-  const shop = (change: Partial<Die> = {}): Shop => ({ ...NO_SHOP, dies: { d: { ...DIE, ...change } } });
-  const corners: Vector[] = [
-    [0, 0, 0],
-    [300, 0, 0],
-    [300, 300, 0],
-    [300, 300, 300],
-  ];
-  const schedule = scheduleOf(corners, [76.2, 76.2], { from: 'start', extra: NONE });
-  const codes = (change: Partial<Die>, bending = {}) =>
-    onBender(schedule, shop(change), bending).findings.map(({ code }) => code);
-  it('finds the die of its size and radius, or says that there is none, or that the chosen one is gone', () => {
-    expect(codes({})).toEqual([]);
-    expect(codes({ size: 25.4 + 0.39 })).toEqual([]);
-    expect(codes({ size: 25.4 + 0.41 })).toEqual(['die-missing']);
-    expect(codes({ radius: 76.2 + 0.6 })).toEqual(['die-missing']);
-    expect(codes({ radius: 76.2 + 0.6 }, { die: 'd' })).toEqual(['die-radius-differs']);
-    expect(codes({}, { die: 'sold' })).toEqual(['die-gone']);
-    expect(codes({ shape: 'square' })).toEqual(['die-missing']);
-  });
-  it('square stock is sawn in wedges and a wide arc is rolled, unless the workshop has a die for it', () => {
-    const square = { ...schedule, shape: 'square', way: 'wedge' } as const;
-    const wide = { ...schedule, way: 'rolled' } as const;
-    for (const each of [square, wide])
-      expect(onBender(each, NO_SHOP)).toEqual({ settings: [], findings: [] });
-    expect(onBender(square, shop())).toEqual({ settings: [], findings: [] });
-    expect(onBender(square, shop({ shape: 'square' })).settings.map(({ die }) => die?.id)).toEqual([
-      'd',
-      'd',
-    ]);
-    expect(onBender(wide, shop()).settings.map(({ die }) => die?.id)).toEqual(['d', 'd']);
-    expect(onBender(wide, NO_SHOP, { die: 'sold' }).findings.map(({ code }) => code)).toEqual(['die-gone']);
-  });
-  it('clamp and follower want their straight, to a tenth; a die turns so far', () => {
-    // 300 less two tangents of 76.2 between the bends; less one before the first.
-    expect(codes({ clamp: 147.5 })).toEqual([]);
-    expect(codes({ clamp: 147.7 })).toEqual(['straight-short']);
-    expect(codes({ follow: 147.7 })).toEqual(['straight-short']);
-    expect(codes({ most: 92 })).toEqual([]);
-    expect(codes({ most: 91.9 })).toEqual(['bend-too-far', 'bend-too-far']);
-  });
-  it('what is bent already hangs down from the second bend: the floor is met or not, as its height says', () => {
-    // The first leg hangs 300 less nothing below the middle when the second bend begins: 223.8 of straight and the radius.
-    const low = -Math.min(...inBender(schedule, 1, 45).swung.map(([, , z]) => z));
-    expect(low).toBeGreaterThan(250);
-    expect(low).toBeLessThan(300.1);
-    expect(codes({ floor: low + 12.7 + 5 })).toEqual([]);
-    expect(codes({ floor: low + 12.7 - 5 })).toEqual(['bend-hits']);
-    expect(codes({ reach: 500, below: low + 12.7 - 5 })).toEqual(['bend-hits']);
-    expect(codes({ reach: 20, below: low + 12.7 - 5 })).toEqual([]);
-  });
-  it('while a bend is made each point of what swings keeps its height and its distance from the die', () => {
-    const way = ({ swung }: ReturnType<typeof inBender>) =>
-      swung.slice(0, 8).map(([x, y, z]) => [Math.hypot(x, y), z] as const);
-    const whole = way(inBender(schedule, 1, 90));
-    for (const made of [1, 30, 60])
-      way(inBender(schedule, 1, made)).forEach(([away, height], index) => {
-        // The same points of the tube: they are told from its reference end on.
-        expect(height).toBeCloseTo(whole[index]![1], 0);
-        expect(Math.abs(away - whole[index]![0])).toBeLessThan(8);
-      });
-  });
-  it('turned over end for end the same leg stands up', () => {
-    const back = scheduleOf(corners, [76.2, 76.2], { from: 'end', extra: NONE });
-    const heights = inBender(back, 1, 45).swung.map(([, , z]) => z);
-    expect(Math.max(...heights.map(Math.abs))).toBeGreaterThan(250);
-  });
-  it('the rest lies still and straight behind the die while a bend is made', () => {
-    for (const made of [1, 30, 90])
-      for (const [x, y, z] of inBender(schedule, 1, made).rest) {
-        expect(x).toBeLessThan(1e-9);
-        expect(y).toBeCloseTo(76.2, 6);
-        expect(z).toBeCloseTo(0, 6);
-      }
   });
 });
 

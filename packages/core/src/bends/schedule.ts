@@ -10,7 +10,7 @@ import { add, along, cross, dot, length, subtract, turn, unit, type Vector } fro
 /** How a tube is brought round a corner. */
 export type BendWay = 'die' | 'rolled' | 'wedge';
 
-/** One bend, in the order in which it is made. Lengths mm, angles degrees. */
+/** One bend. Lengths mm, angles degrees. */
 export interface Bend {
   /** 1 for the first from the reference end. */
   readonly number: number;
@@ -24,7 +24,7 @@ export interface Bend {
   readonly straightAfter: number;
   /** Turn of the tube. */
   readonly angle: number;
-  /** Of the tube about itself since the bend before, clockwise seen from the end that is not bent yet; -180 to 180. */
+  /** From the plane of the bend before it on the tube to its own, clockwise seen from the other end; -180 to 180. */
   readonly rotation: number;
   readonly radius: number;
   /** Along the centre line. */
@@ -53,6 +53,8 @@ export interface BendSchedule {
   readonly tube: number;
   readonly finished: number;
   readonly bends: readonly Bend[];
+  /** Numbers of the bends in the order in which they are made. */
+  readonly order: readonly number[];
   /** Turns of all bends lie in one plane. */
   readonly flat: boolean;
 }
@@ -110,9 +112,44 @@ export function bendSchedule(
     section: piece.member.section,
     shape: piece.section.shape === 'rectangular' ? 'square' : piece.section.shape,
     ...{ material: piece.member.material, across, from, extra, tube, finished: last - first, bends },
+    order: orderOf(bends, bending.order),
     way: wayOf(piece, across),
     flat: bends.every(({ rotation }) => Math.min(Math.abs(rotation), 180 - Math.abs(rotation)) < FLAT),
   };
+}
+
+/** The builder's own order where it has every bend once; along the tube where it has not. */
+function orderOf(bends: readonly Bend[], own: Bending['order']): readonly number[] {
+  const along = bends.map(({ number }) => number);
+  return own?.length === along.length && along.every((number) => own.includes(number)) ? own : along;
+}
+
+/** One bend in its turn. */
+export interface InTurn {
+  readonly bend: Bend;
+  /** Of the tube about itself since the bend that was made before, clockwise seen from the other end; 0 at the first. */
+  readonly turn: number;
+}
+
+/** Bends in the order in which they are made, with how the tube is turned about itself in between; degrees. */
+export function inTurn({ bends, order }: Pick<BendSchedule, 'bends' | 'order'>): readonly InTurn[] {
+  const planes = planesOf(bends);
+  return order.map((number, index) => ({
+    bend: bends[number - 1]!,
+    turn: index === 0 ? 0 : signedTurn(planes[number - 1]! - planes[order[index - 1]! - 1]!),
+  }));
+}
+
+/** Plane of each bend about the straight tube, degrees from that of the first. */
+export function planesOf(bends: readonly Pick<Bend, 'rotation'>[]): readonly number[] {
+  let plane = 0;
+  return bends.map(({ rotation }) => (plane += rotation));
+}
+
+/** The same turn between -180 and 180. */
+export function signedTurn(degrees: number): number {
+  const turned = ((degrees % 360) + 360) % 360;
+  return turned > 180 + 1e-9 ? turned - 360 : turned;
 }
 
 /** A rotation so near to 0 or 180 counts as one plane, degrees. */
@@ -143,9 +180,15 @@ function movedBy({ axis, from: start, to }: Arc, end: Bending['from'], point: Ve
   return length(cross(axis, arm)) * 2 * Math.sin(toRadians(0.25));
 }
 
-/** Straights and arcs of a tube that was bent so far as `made` of its bends, from the reference end; flat in x and y at the last. */
-export function bentSoFar(schedule: BendSchedule, made: number): Path {
-  const done = schedule.bends.slice(0, made);
+/** The same of a tube whose first bends along it are made, so many. */
+export const bentSoFar = (schedule: BendSchedule, made: number): Path =>
+  bentAt(schedule, ({ number, angle }) => (number <= made ? angle : 0));
+
+/**
+ * Straights and arcs of a tube that is bent in part, from the reference end.
+ * @param degrees how far each bend is made; one that is not made yet stays straight
+ */
+export function bentAt({ bends, tube }: BendSchedule, degrees: (bend: Bend) => number): Path {
   let [at, way, axis]: [Vector, Vector, Vector] = [
     [0, 0, 0],
     [1, 0, 0],
@@ -155,20 +198,33 @@ export function bentSoFar(schedule: BendSchedule, made: number): Path {
   const arcs: Arc[] = [];
   let station = 0;
   const straight = (long: number) => {
-    legs.push({ from: at, direction: way, length: long, station });
+    const last = legs.at(-1);
+    // What is not bent yet runs on in one straight.
+    if (last && last.station + last.length >= station - 1e-9)
+      legs[legs.length - 1] = { ...last, length: last.length + long };
+    else legs.push({ from: at, direction: way, length: long, station });
     at = along(at, way, long);
     station += long;
   };
-  for (const { straightBefore, angle, rotation, radius, arc: long } of done) {
+  for (const bend of bends) {
+    const { straightBefore, rotation, radius } = bend;
+    const angle = degrees(bend);
     straight(straightBefore);
     axis = turn(axis, way, rotation);
+    if (angle === 0) {
+      straight(bend.arc);
+      continue;
+    }
+    const long = angle === bend.angle ? bend.arc : (bend.arc * angle) / bend.angle;
     const centre = along(at, cross(axis, way), radius);
     const to = add(centre, turn(subtract(at, centre), axis, angle));
     arcs.push({ from: at, to, direction: way, centre, axis, radius, angle, length: long, station });
     at = to;
     way = unit(turn(way, axis, angle));
     station += long;
+    // Of a bend that is half made the rest of its arc is straight yet.
+    if (long < bend.arc) straight(bend.arc - long);
   }
-  straight(schedule.tube - station);
-  return { legs, arcs, length: schedule.tube, tight: [] };
+  straight(tube - station);
+  return { legs, arcs, length: tube, tight: [] };
 }

@@ -27,7 +27,11 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
   'straight-short': ({ mark, bend, has, wants, what }, { mm }) => ({
     title: `Piece ${mark}: bend ${bend} leaves the ${what} too little`,
     text: `${mm(has)} of straight ${what === 'clamp' ? 'before it' : 'behind it'}; the ${what} wants ${mm(wants)}.`,
-    remedies: ['Bend it longer and trim it', 'Measure from the other end', 'Move the bends apart'],
+    remedies: [
+      'Bend it longer and trim it',
+      'Bend it in another order, or from the other end',
+      'Move the bends apart',
+    ],
   }),
   'bend-too-far': ({ mark, bend, set, most }, { degrees }) => ({
     title: `Piece ${mark}: bend ${bend} is more than the die turns`,
@@ -37,7 +41,11 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
   'bend-hits': ({ mark, bend, what }) => ({
     title: `Piece ${mark}: bend ${bend} runs into the ${what}`,
     text: `What is bent already swings into the ${what} while it is made.`,
-    remedies: ['Measure from the other end', 'Turn the bender, or raise it', 'Join it from two pieces'],
+    remedies: [
+      'Bend it in another order, or from the other end',
+      'Turn the bender, or raise it',
+      'Join it from two pieces',
+    ],
   }),
   'piece-over-bar': ({ mark, length, bar }, { mm }) => ({
     title: `Piece ${mark} is longer than any bar`,

@@ -2,6 +2,7 @@ import {
   findMaterial,
   formatAngle,
   formatLength,
+  inTurn,
   onBender,
   pairMark,
   pairName,
@@ -40,7 +41,7 @@ export function bendTablePages(source: Source): Drawing[] {
       title: `${pairMark(schedule.mark)}  ${pairName(schedule.name)}: ${sectionText(section, units)}, ${findMaterial(schedule.material)?.name ?? schedule.material}`,
       note: [
         `Cut ${mm(schedule.tube, true)} long: ${mm(schedule.finished, true)} finished, ${mm(extra.start, true)} left on at its start and ${mm(extra.end, true)} at its end.`,
-        `Marks from its ${from}. Turn the tube as seen from the end that is not bent yet; mark its top before the first bend.${pair}`,
+        `Marks from its ${from}. Turn the tube as seen from the other end; mark its top before the first bend. Rows stand in the order in which the bends are made.${pair}`,
         ...learned(on),
       ].join(' '),
       columns: [
@@ -54,14 +55,14 @@ export function bendTablePages(source: Source): Drawing[] {
         { name: '½° more: far end', right: true },
         { name: 'Came out', right: false },
       ],
-      rows: schedule.bends.map((bend, index) => {
-        const setting = on.settings[index];
+      rows: inTurn(schedule).map(({ bend, turn }, place) => {
+        const setting = on.settings[bend.number - 1];
         return [
           String(bend.number),
           mm(setting?.mark ?? bend.mark),
           mm(bend.markFromOther),
           mm(bend.straightBefore),
-          bend.number === 1 ? '' : turnText(bend.rotation),
+          place === 0 ? '' : turnText(turn),
           formatAngle(bend.angle),
           setting?.reads === undefined ? '' : formatAngle(setting.reads),
           mm(bend.perHalfDegree),
@@ -103,17 +104,19 @@ export function bendTablesCsv(source: Source): string {
     ],
     source.plan.bends.flatMap((schedule) => {
       const on = made(source, schedule);
-      return schedule.bends.map((bend, index) => [
+      return inTurn(schedule).map(({ bend, turn }) => [
         ...[schedule.mark, schedule.name, length(schedule.tube), schedule.from, bend.number],
         ...[
-          length(on.settings[index]?.mark ?? bend.mark),
+          length(on.settings[bend.number - 1]?.mark ?? bend.mark),
           length(bend.straightBefore),
           length(bend.straightAfter),
         ],
-        ...[angle(bend.rotation), angle(bend.angle), length(bend.radius)],
+        ...[angle(turn), angle(bend.angle), length(bend.radius)],
         ...[
-          on.settings[index]?.reads === undefined ? '' : angle(on.settings[index].reads),
-          on.settings[index]?.die?.name ?? '',
+          on.settings[bend.number - 1]?.reads === undefined
+            ? ''
+            : angle(on.settings[bend.number - 1]!.reads!),
+          on.settings[bend.number - 1]?.die?.name ?? '',
         ],
       ]);
     }),

@@ -1,3 +1,4 @@
+import { inTurn } from '../../bends/schedule.js';
 import { nameInText } from '../../words.js';
 import type { PieceCut } from '../../joints/cut.js';
 import { sawSettingOf } from '../../joints/planar.js';
@@ -63,15 +64,15 @@ function stepsOf(making: Making, { member }: Piece): Step[] {
             pieces: ids,
             lines: [
               { id: 'saw', text: 'Saw to', value: bend.tube, quantity: 'length' },
-              ...bend.bends.flatMap(({ number, mark: at, angle, rotation }): Line[] => [
+              ...inTurn(bend).flatMap(({ bend: { number, mark: at, angle }, turn }): Line[] => [
                 { id: `mark${number}`, text: `Bend ${number}, start at`, value: at, quantity: 'length' },
                 { id: `turn${number}`, text: `Bend ${number}, by`, value: angle, quantity: 'angle' },
-                ...(Math.abs(rotation) > 0.05
+                ...(Math.abs(turn) > 0.05
                   ? [
                       {
                         id: `roll${number}`,
                         text: `before it, roll`,
-                        value: rotation,
+                        value: turn,
                         quantity: 'angle' as const,
                       },
                     ]
@@ -84,7 +85,7 @@ function stepsOf(making: Making, { member }: Piece): Step[] {
             cautions: ['bender'],
             of: told(
               bend.tube,
-              ...bend.bends.flatMap(({ mark: at, angle, rotation }) => [at, angle, rotation]),
+              ...inTurn(bend).flatMap(({ bend: { mark: at, angle }, turn }) => [at, angle, turn]),
             ),
           }),
         ]

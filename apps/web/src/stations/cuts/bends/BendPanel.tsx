@@ -20,6 +20,7 @@ import { lengthWithin } from '../../../ledger/bounds';
 import { Button } from '../../../parts/Button';
 import { Length } from '../../../parts/Figure';
 import { changeBending, letDieGo } from '../../../edits/cuts';
+import { BendOrderRow } from './BendOrderRow';
 import { CompoundReading } from './CompoundReading';
 import { TaperForm } from './TaperForm';
 import { TrialLog } from './TrialLog';
@@ -69,10 +70,12 @@ export function BendPanel({ plan, schedule, made, number, shop }: Props) {
             { value: 'end', label: 'end' },
           ]}
           onChange={(from) => {
-            change({ from: from as 'start' | 'end' });
+            // Bends are numbered from that end: an order of one's own is told from the other one.
+            change({ from: from as 'start' | 'end', order: undefined });
             settle();
           }}
         />
+        <BendOrderRow schedule={schedule} made={made} change={change} />
         {(['start', 'end'] as const).map((end) => (
           <Row key={end} name={`Left on at its ${end}`}>
             <QuantityField

@@ -2,6 +2,7 @@ import { line } from 'd3-shape';
 import type { ReactNode } from 'react';
 import {
   inBender,
+  inTurn,
   formatAngle,
   formatLength,
   turnText,
@@ -226,6 +227,8 @@ function FromAbove({ schedule, made, number }: Props) {
 function FromBehind({ schedule, number }: Props) {
   const bend = schedule.bends[number - 1]!;
   const { swung } = inBender(schedule, number - 1, Math.min(1, bend.angle));
+  const place = schedule.order.indexOf(number);
+  const before = place === 0 ? 'mark its top' : `turn it ${turnText(inTurn(schedule)[place]!.turn)}`;
   // Looking along the rest towards the die: the die's middle is on the right.
   const view = fitted([...swung, [0, 0, 0]], ([, y, z]) => [-y, z], 12, schedule.across / 2);
   const [x, y] = view.at([0, bend.radius, 0]);
@@ -235,8 +238,7 @@ function FromBehind({ schedule, number }: Props) {
       label={`Bend ${number} from behind`}
       caption={
         <>
-          From the end that is not bent yet, before it:{' '}
-          <b>{number === 1 ? 'mark its top' : `turn it ${turnText(bend.rotation)}`}</b>.
+          From the other end, before it: <b>{before}</b>.
         </>
       }
     >

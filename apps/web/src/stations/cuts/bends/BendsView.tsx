@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import {
+  inTurn,
   onBender,
   pairMark,
   pairName,
@@ -166,8 +167,8 @@ function BendRows({
         </tr>
       </thead>
       <tbody>
-        {schedule.bends.map((bend, index) => {
-          const setting = made.settings[index];
+        {inTurn(schedule).map(({ bend, turn }, place) => {
+          const setting = made.settings[bend.number - 1];
           return (
             <tr
               key={bend.number}
@@ -187,7 +188,7 @@ function BendRows({
               <td className="text-[15px] font-bold">{length(setting?.mark ?? bend.mark)}</td>
               <td>{length(bend.markFromOther)}</td>
               <td>{length(bend.straightBefore)}</td>
-              <td className="text-left">{bend.number === 1 ? '–' : turnText(bend.rotation)}</td>
+              <td className="text-left">{place === 0 ? '–' : turnText(turn)}</td>
               <td>
                 <Angle degrees={bend.angle} />
               </td>
