@@ -6,7 +6,8 @@ import {
   type OnApplicationBootstrap,
   type OnApplicationShutdown,
 } from '@nestjs/common';
-import { backUp, backUpDaily, backupsOf, type Backup } from './backups.js';
+import { backUpApart, type Asked } from './backupApart.js';
+import { backupsOf, type Backup } from './backups.js';
 import type { Lock } from './lock.js';
 
 export const DATABASE_FILE = Symbol('database file');
@@ -21,6 +22,7 @@ export class DatabaseFile implements OnApplicationBootstrap, OnApplicationShutdo
   private readonly logger = new Logger('Backup');
   private timer: NodeJS.Timeout | undefined;
   private first: NodeJS.Timeout | undefined;
+  private making: Promise<unknown> = Promise.resolve();
 
   constructor(
     @Inject(DATABASE_FILE) private readonly file: string,
@@ -29,14 +31,14 @@ export class DatabaseFile implements OnApplicationBootstrap, OnApplicationShutdo
   ) {}
 
   onApplicationBootstrap(): void {
-    this.timer = setInterval(() => this.daily(), HOUR).unref();
-    this.first = setTimeout(() => this.daily(), AFTER_START).unref();
+    this.timer = setInterval(() => void this.daily(), HOUR).unref();
+    this.first = setTimeout(() => void this.daily(), AFTER_START).unref();
   }
 
   /** A backup that fails is told, and stops nobody's work. */
-  daily(): void {
+  async daily(): Promise<void> {
     try {
-      backUpDaily(this.file);
+      await this.after({ databaseFile: this.file, reason: 'daily' });
     } catch (error) {
       this.logger.error(`The daily backup was not made: ${(error as Error).message}`);
     }
@@ -45,13 +47,21 @@ export class DatabaseFile implements OnApplicationBootstrap, OnApplicationShutdo
   list(): Backup[] {
     return backupsOf(this.file);
   }
-  backUp(): Backup {
-    return backUp(this.file, 'by-hand');
+  async backUp(): Promise<Backup> {
+    return (await this.after({ databaseFile: this.file, reason: 'by-hand' }))!;
+  }
+
+  /** One after the other, and none left when the server ends. */
+  private after(asked: Asked): Promise<Backup | undefined> {
+    const next = this.making.then(() => backUpApart(asked));
+    this.making = next.catch(() => undefined);
+    return next;
   }
 
   async onApplicationShutdown(): Promise<void> {
     clearInterval(this.timer);
     clearTimeout(this.first);
+    await this.making;
     await settle(this.orm);
     await this.orm.close(true);
     this.lock.release();

@@ -42,8 +42,8 @@ export class KeepingController {
   }
 
   @Post('backups')
-  backUp(): BackupSummary {
-    return summary(this.file.backUp());
+  async backUp(): Promise<BackupSummary> {
+    return summary(await this.file.backUp());
   }
 
   @Get('zip')

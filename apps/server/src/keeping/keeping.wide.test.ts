@@ -88,6 +88,23 @@ describe('backups', () => {
     await serving.start();
   });
 
+  it('nobody waits for a backup: who asks after it was begun is answered before it is made', async () => {
+    await serving.make('Answered');
+    const answered: string[] = [];
+    const said = (what: string) => (): void => void answered.push(what);
+    const backup = call('POST', 'workshop/backups').then(said('backup'));
+    await Promise.all([backup, call('GET', 'builds').then(said('builds'))]);
+    expect(answered).toEqual(['builds', 'backup']);
+  });
+
+  it('what hinders a backup is told by the thread in words', async () => {
+    await serving.make('Hindered');
+    writeFileSync(backupFolder(serving.databaseFile), 'in the way');
+    const refused = await call<{ message: string }>('POST', 'workshop/backups');
+    expect(refused.status).toBeGreaterThanOrEqual(500);
+    expect(refused.body.message).toContain('cannot be written');
+  });
+
   it(`one a day by itself, the last ${KEPT} kept, those by hand too`, () => {
     const day = (count: number) => new Date(Date.UTC(2030, 0, 1) + count * DAY);
     const byHand = backUp(serving.databaseFile, 'by-hand', day(0));
