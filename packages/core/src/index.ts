@@ -51,6 +51,7 @@ export { SECTION_LIBRARY, findSection } from './frame/library.js';
 export { acrossOf, sizeAt, type Size, isBar } from './frame/sections.js';
 export { GAUGES, parseGauge } from './frame/gauge.js';
 export { outlineOf, type Outline } from './frame/outline.js';
+export { placesOn, type Place } from './frame/places.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
 export { holeRing, middlesOf, onPlate } from './frame/plates.js';
 export { realCorners } from './vector/ring.js';
@@ -196,6 +197,7 @@ export {
   faceWords,
   flatFaces,
   roomBetween,
+  outerFace,
   usualHole,
   type Bore,
   type DrilledPiece,

@@ -130,6 +130,11 @@ export const HoleSchema = closed(
     name: name('What it is for'),
     use: literals('What goes through it', ...HOLE_USES),
     from: literals('Where the distance begins', 'start', 'end', 'middle'),
+    at: Type.Optional(
+      id(
+        'Stance point or node beside the tube at which the distance begins, towards its end; instead of `from`',
+      ),
+    ),
     distance: number(
       -10000,
       20000,

@@ -84,6 +84,11 @@ export const CUTS_WORDS: Words<keyof CutsFindings> = {
       ? ['Put it on the rack', 'Bring the frame back']
       : ['Call the order off while it can be', 'Bring the frame back'],
   }),
+  'hole-place-gone': ({ mark, hole, from }) => ({
+    title: `Piece ${mark}: the place of ${hole} is gone`,
+    text: `It was measured from a point that is not there any more. It is measured from the ${from === 'middle' ? 'tube’s middle' : `tube’s ${from}`} now.`,
+    remedies: ['Choose another place for the hole', 'Bring the point back with undo'],
+  }),
   'hole-over-end': ({ mark, hole, by }, { mm }) => ({
     title: `Piece ${mark}: ${nameInText(hole)} runs out over the end`,
     text: `It reaches ${mm(by)} past where the tube is cut.`,

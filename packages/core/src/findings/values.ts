@@ -154,6 +154,7 @@ export interface CutsFindings {
   'cut-not-wanted': { mark: string; length: number };
   'order-differs': { mark: string; length: number; wanted: number; order: string; there: boolean };
   'order-not-wanted': { mark: string; length: number; order: string; there: boolean };
+  'hole-place-gone': { mark: string; hole: string; from: 'start' | 'end' | 'middle' };
   'hole-over-end': { mark: string; hole: string; by: number };
   'hole-over-edge': { mark: string; hole: string; by: number };
   'holes-meet': { mark: string; hole: string; other: string; left: number };

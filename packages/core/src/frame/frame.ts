@@ -1,11 +1,13 @@
 import type { BuildDocument, Member, Section } from '@larchwood/format';
 import { teller, type Finding } from '../findings/finding.js';
 import type { FindingCode, FindingValues } from '../findings/values.js';
+import { namedPoint } from '../stance/namedPoint.js';
 import type { Stance } from '../stance/stance.js';
 import { mirror, squareTo, turn, unit, type Vector } from '../vector/vector.js';
 import { findMaterial } from './materials.js';
 import { placeNodes, type Placed } from './nodes.js';
 import { carried, mirroredPath, pointOn, type Path } from './path.js';
+import { stationBeside } from './places.js';
 import { placePlate, plateFault, type PlacedPlate } from './plates.js';
 import type { Side } from './side.js';
 import { uncutVolume } from './volume.js';
@@ -37,6 +39,8 @@ export interface Piece {
   readonly endTop: Vector;
   /** Along the centre line, node to node. */
   readonly length: number;
+  /** Where the named places lie from which its holes are measured: along the centre line from the start node, mm. */
+  readonly places: Readonly<Record<string, number>>;
   /** Of the uncut tube, node to node; kg. */
   readonly mass: number;
 }
@@ -65,7 +69,8 @@ export function frameOf(document: Pick<BuildDocument, 'frame'>, stance: Stance):
     const section = sectionById.get(member.section);
     if (!path || !section) return [];
     const supplied = member.supplied || (member.group !== undefined && donors.has(member.group));
-    return twins(member).map((side) => makePiece(member, section, supplied, side, path));
+    const places = placesOf(member, path, (id) => placed.nodes.get(id) ?? namedPoint(stance, id));
+    return twins(member).map((side) => ({ ...makePiece(member, section, supplied, side, path), places }));
   });
   const placedPlates = plates.flatMap((plate) => {
     const at = placed.nodes.get(plate.node);
@@ -142,7 +147,27 @@ export const idOfMark = (
 export const pieceId = (member: string, side: Side): string =>
   side === 'middle' ? member : `${member}:${side}`;
 
-function makePiece(member: Member, section: Section, supplied: boolean, side: Side, left: Path): Piece {
+/** Of the places that its holes name, those that are there. */
+function placesOf(
+  { holes = [] }: Member,
+  path: Path,
+  at: (id: string) => Vector | undefined,
+): Piece['places'] {
+  const named = holes.flatMap(({ at: id }) => {
+    const point = id === undefined ? undefined : at(id);
+    return point ? [[id!, stationBeside(path, point).station] as const] : [];
+  });
+  return named.length === 0 ? NO_PLACES : Object.fromEntries(named);
+}
+const NO_PLACES: Piece['places'] = {};
+
+function makePiece(
+  member: Member,
+  section: Section,
+  supplied: boolean,
+  side: Side,
+  left: Path,
+): Omit<Piece, 'places'> {
   const path = side === 'right' ? mirroredPath(left) : left;
   const across = (v: Vector): Vector => (side === 'right' ? mirror(v) : v);
   const leftDirection = left.legs[0]!.direction;

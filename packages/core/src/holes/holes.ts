@@ -4,6 +4,7 @@ import type { Frame, Piece } from '../frame/frame.js';
 import { crossingAt, outlineOf, type Outline } from '../frame/outline.js';
 import { carried, pointOn } from '../frame/path.js';
 import { sizeAt } from '../frame/sections.js';
+import { own } from '../stance/namedPoint.js';
 import type { PieceCut } from '../joints/cut.js';
 import { wallThickness } from '../joints/wall.js';
 import { toRadians } from '../units/angle.js';
@@ -82,7 +83,7 @@ const within = (degrees: number): number => ((degrees % TURN) + TURN) % TURN;
 export function boresOf(piece: Piece, cut: PieceCut): readonly Bore[] {
   const across = piece.side === 'right' ? -1 : 1;
   return (piece.member.holes ?? []).flatMap((hole): Bore[] => {
-    const middle = fromStartOf(hole, cut.overall);
+    const middle = fromStartOf(piece, cut, hole);
     const around = circleOf(hole);
     return [
       {
@@ -119,8 +120,15 @@ export function boresOf(piece: Piece, cut: PieceCut): readonly Bore[] {
 const stationOf = ({ ends: [start] }: PieceCut, fromStart: number): number =>
   start.station - start.edge.longest.at + fromStart;
 
-const fromStartOf = ({ from, distance }: Pick<Hole, 'from' | 'distance'>, overall: number): number =>
-  from === 'start' ? distance : from === 'end' ? overall - distance : overall / 2 + distance;
+function fromStartOf(
+  { places }: Piece,
+  { ends: [start], overall }: PieceCut,
+  { from, at, distance }: Pick<Hole, 'from' | 'at' | 'distance'>,
+): number {
+  const station = at === undefined ? undefined : own(places, at);
+  if (station !== undefined) return station - start.station + start.edge.longest.at + distance;
+  return from === 'start' ? distance : from === 'end' ? overall - distance : overall / 2 + distance;
+}
 
 function circleOf({ circle, far, name }: Hole) {
   if (!circle) return [];
@@ -213,6 +221,9 @@ function holeFindings(piece: Piece, cut: PieceCut, bores: readonly Bore[]): Find
     ];
   });
   const asked = (piece.member.holes ?? []).flatMap((hole): Finding[] => [
+    ...(hole.at !== undefined && own(piece.places, hole.at) === undefined
+      ? [tell('hole-place-gone', 'look', piece.id, { mark, hole: hole.name, from: hole.from })]
+      : []),
     ...(hole.axle !== undefined && hole.axle > hole.diameter
       ? [
           tell('slot-narrow', 'look', piece.id, {
@@ -261,7 +272,7 @@ function axleFindings(piece: Piece, cut: PieceCut): Finding[] {
   return (piece.member.holes ?? []).flatMap(({ name: hole, between, ...placed }): Finding[] => {
     if (between === undefined) return [];
     const { mark } = piece;
-    const room = roomBetween(piece, cut, fromStartOf(placed, cut.overall));
+    const room = roomBetween(piece, cut, fromStartOf(piece, cut, placed));
     const values = { mark, hole, between, room };
     return [
       ...(between > room - AXLE.slides ? [tell('axle-long', 'look', piece.id, values)] : []),
@@ -322,9 +333,26 @@ export function faceWords(piece: Piece, face: number): string {
   return ways.reduce((best, each) => (dot(outward, each[1]) > dot(outward, best[1]) + 1e-9 ? each : best))[0];
 }
 
-/** A hole as builders mostly make it, by what goes through it; mm. */
-export function usualHole(use: Hole['use'], id: string, overall: number): Hole {
-  const placed = { id, use, from: 'start', distance: Math.round(overall / 2), face: 0, off: 0 } as const;
+/** The face of a piece that looks away from the vehicle's middle plane; its top where none does. */
+export const outerFace = (piece: Piece): number =>
+  [0, 90, 180, 270].find((face) => faceWords(piece, face) === 'outside') ?? 0;
+
+/**
+ * A hole as builders mostly make it, by what goes through it; mm.
+ * @param place an axle that passes the tube: a bearing begins there, on the tube's outer face
+ */
+export function usualHole(
+  use: Hole['use'],
+  id: string,
+  overall: number,
+  place?: { readonly at: string; readonly face: number },
+): Hole {
+  const middle = { from: 'start', distance: Math.round(overall / 2), face: 0 } as const;
+  const there = place && (use === 'bearing' || use === 'axle');
+  const placed = {
+    ...{ id, use, off: 0 },
+    ...(there ? ({ from: 'start', distance: 0, ...place } as const) : middle),
+  };
   switch (use) {
     // A flanged bearing on a one-inch axle: its own hole outside, the axle's clearance inside. Common practice, no source.
     case 'bearing':

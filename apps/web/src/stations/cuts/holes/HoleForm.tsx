@@ -5,6 +5,7 @@ import {
   success,
   type Bore,
   type Piece,
+  type Place,
   type PieceCut,
   type Result,
 } from '@larchwood/core';
@@ -26,13 +27,23 @@ interface Props {
   /** As it is marked. */
   readonly bore: Pick<Bore, 'fromStart'> | undefined;
   readonly hole: Hole;
+  /** Named places along the piece. */
+  readonly places: readonly Place[];
   readonly onRemoved: () => void;
 }
+
+/** Before the id of a named place, so that it is not taken for an end. */
+const PLACE = 'at:';
+const FROM = [
+  ['start', 'its start'],
+  ['end', 'its end'],
+  ['middle', 'its middle'],
+] as const;
 
 type Part = Parameters<typeof changeHole>[2];
 
 /** One hole in builders’ words: where along the tube, on which face, how large in each wall, and what goes about it. */
-export function HoleForm({ piece, cut, bore, hole, onRemoved }: Props) {
+export function HoleForm({ piece, cut, bore, hole, places, onRemoved }: Props) {
   const { document, edit, settle } = useEditor('document', 'edit', 'settle');
   const member = piece.member.id;
   const change = (part: Part): Result<true> =>
@@ -78,12 +89,30 @@ export function HoleForm({ piece, cut, bore, hole, onRemoved }: Props) {
           />
         </Row>
         <ChoiceRow
-          name="Measured from its"
-          value={hole.from}
-          options={(['start', 'end', 'middle'] as const).map((each) => ({ value: each, label: each }))}
-          onChange={(from) => choose({ from: from as Hole['from'] })}
+          name="Measured from"
+          value={hole.at === undefined ? hole.from : PLACE + hole.at}
+          options={[
+            ...FROM.map(([value, label]) => ({ value, label })),
+            ...places.map(({ id, name }) => ({ value: PLACE + id, label: name })),
+            ...(hole.at === undefined || places.some(({ id }) => id === hole.at)
+              ? []
+              : [{ value: PLACE + hole.at, label: 'a place that is not on this tube' }]),
+          ]}
+          onChange={(from) =>
+            choose(
+              from.startsWith(PLACE)
+                ? { at: from.slice(PLACE.length), distance: 0 }
+                : { from: from as Hole['from'], at: undefined },
+            )
+          }
         />
-        {size('distance', 'At', hole.distance, HOLE_LIMITS.distance, (distance) => ({ distance }))}
+        {size(
+          'distance',
+          hole.at === undefined ? 'At' : 'From there, towards its end',
+          hole.distance,
+          HOLE_LIMITS.distance,
+          (distance) => ({ distance }),
+        )}
         {box ? (
           <ChoiceRow
             name="On the face that looks"

@@ -4,8 +4,10 @@ import { useState } from 'react';
 import {
   faceWords,
   formatAngle,
+  outerFace,
   pairMark,
   pairName,
+  placesOn,
   usualHole,
   type Bore,
   type DrilledPiece,
@@ -27,7 +29,13 @@ import { Unrolled } from './Unrolled';
 
 /** What is drilled or sawn into each tube, where it is marked, and on which face. */
 export function HolesView({ plan }: { readonly plan: Plan }) {
-  const { piece: inHand, setPiece, edit, settle } = useEditor('piece', 'setPiece', 'edit', 'settle');
+  const {
+    document,
+    piece: inHand,
+    setPiece,
+    edit,
+    settle,
+  } = useEditor('document', 'piece', 'setPiece', 'edit', 'settle');
   const [holeId, setHoleId] = useState<string>();
   const seconds = new Set(plan.frame.pieces.flatMap(({ id, side }) => (side === 'right' ? [id] : [])));
   const cuts = plan.cuts.filter(({ piece: id }) => !seconds.has(id));
@@ -38,6 +46,15 @@ export function HolesView({ plan }: { readonly plan: Plan }) {
   if (!cut) return <p className="p-8">No tubes yet: make a frame at the Tubes station.</p>;
   const piece = plan.frame.pieces.find(({ id }) => id === cut.piece)!;
   const { member } = piece;
+  const places = placesOn(
+    piece.path,
+    { ...plan.stance.points, ...plan.stance.seatPoints },
+    document.frame.nodes.flatMap(({ id, name }) => {
+      const at = plan.frame.nodes[id];
+      return at ? [{ id, name, at }] : [];
+    }),
+  );
+  const axle = places.find(({ id }) => id === 'rearAxle' || id === 'frontAxle');
   const drilled = plan.holes.find((each) => each.piece === piece.id);
   const holes = member.holes ?? [];
   const hole = holes.find(({ id }) => id === holeId) ?? holes[0];
@@ -45,7 +62,10 @@ export function HolesView({ plan }: { readonly plan: Plan }) {
     const id = nanoid(8);
     edit(
       `holes.${member.id}`,
-      changeHoles(member.id, (before) => [...before, usualHole(use, id, cut.overall)]),
+      changeHoles(member.id, (before) => [
+        ...before,
+        usualHole(use, id, cut.overall, axle && { at: axle.id, face: outerFace(piece) }),
+      ]),
     );
     settle();
     setHoleId(id);
@@ -102,6 +122,7 @@ export function HolesView({ plan }: { readonly plan: Plan }) {
             key={hole.id}
             piece={piece}
             cut={cut}
+            places={places}
             bore={drilled?.bores.find((bore) => bore.hole === hole.id)}
             hole={hole}
             onRemoved={() => setHoleId(undefined)}

@@ -1,0 +1,59 @@
+import type { Vector } from '../vector/vector.js';
+import { asSentence } from '../words.js';
+import { nearestOn, pointOn, type Path } from './path.js';
+
+/** A place along a tube that has a name of its own: an axle over it, a joint on it, the foot of a seat stay. */
+export interface Place {
+  /** Of the stance point or node. */
+  readonly id: string;
+  readonly name: string;
+  /** Along the centre line from the start node, mm. */
+  readonly station: number;
+  /** From the centre line: across the vehicle as well where the tube runs across it; mm. */
+  readonly away: number;
+}
+
+/** Points of a stance that tubes are drilled for: each lies on a line across the vehicle. */
+const ACROSS = ['rearAxle', 'frontAxle', 'bottomBracket', 'swingPivot', 'steeringWheel', 'hip'] as const;
+/** So far beside a tube such a line may pass, and a node may lie, to be a place on it; mm. Common practice, no source. */
+const BESIDE = { line: 150, node: 90 } as const;
+/** Places nearer to a tube's node than this are outside it, mm. */
+const INSIDE = 1;
+
+/** Where a point comes to lie along a tube: by its place across the vehicle only where the tube runs across it. */
+export function stationBeside(
+  path: Path,
+  point: Vector,
+): { readonly station: number; readonly away: number } {
+  const chord = [pointOn(path, 0).at, pointOn(path, path.length).at] as const;
+  const runsAcross =
+    Math.abs(chord[1][1] - chord[0][1]) > Math.hypot(chord[1][0] - chord[0][0], chord[1][2] - chord[0][2]);
+  if (runsAcross) return nearestOn(path, point);
+  let found = nearestOn(path, [point[0], chord[0][1], point[2]]);
+  for (let round = 0; round < ROUNDS; round += 1)
+    found = nearestOn(path, [point[0], pointOn(path, found.station).at[1], point[2]]);
+  return found;
+}
+/** A bent rail's way across changes along it: so many looks find the same place. */
+const ROUNDS = 4;
+
+/** All named places along a tube, from its start on. */
+export function placesOn(
+  path: Path,
+  points: Readonly<Record<string, Vector>>,
+  nodes: readonly { readonly id: string; readonly name: string; readonly at: Vector }[],
+): readonly Place[] {
+  const lines = ACROSS.flatMap((id) =>
+    points[id] ? [{ id, name: wordsOf(id), at: points[id], most: BESIDE.line }] : [],
+  );
+  const joints = nodes.map((node) => ({ ...node, name: asSentence(node.name), most: BESIDE.node }));
+  return [...lines, ...joints]
+    .map(({ id, name, at, most }) => ({ id, name, most, ...stationBeside(path, at) }))
+    .filter(({ station, away, most }) => away <= most && station >= INSIDE && station <= path.length - INSIDE)
+    .sort((a, b) => a.station - b.station)
+    .map(({ id, name, station, away }) => ({ id, name, station, away }));
+}
+
+/** `rearAxle` as it is said: Rear axle. */
+const wordsOf = (id: string): string =>
+  id === 'bottomBracket' ? 'BB' : asSentence(id.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`));
