@@ -262,3 +262,29 @@ test('the log: written down, looked for, with a picture; one that is too large i
   await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
   await expect(take).toHaveCount(offered);
 });
+
+test('heights from the fixture’s base: a motorcycle on a table, in fractions', async ({ page }) => {
+  await newBrief(page, 'Off the table', { kind: 'Motorcycle', set: 'Sport', units: 'Inches, fractions' });
+  await station(page, 'Brief');
+  await choose(page, 'School of fixture', /[Tt]able/);
+  await station(page, 'Checks');
+  await page.goto(`${page.url().split('?')[0]}?at=dry`);
+  const row = rows(page).filter({ hasText: 'lower face: height' });
+  const shouldRead = () => row.getByRole('cell').nth(2).innerText();
+  const fromGround = await shouldRead();
+  await choose(page, 'Heights measured from', 'Heights from the table');
+  await expect.poll(shouldRead).not.toBe(fromGround);
+  const { document } = await exported(page);
+  const planned = planBuild(document);
+  if (!planned.ok) throw new Error('It has no shape.');
+  const { nominal } = (await listOf(page)).measures.find(({ id }) => id === 'height.headLower')!;
+  await row.getByRole('textbox').fill(`${(nominal - planned.plan.fixture.base!.height).toFixed(2)} mm`);
+  await row.getByRole('textbox').press('Enter');
+  await expect(row).toContainText('pass');
+  await choose(page, 'Heights measured from', 'Heights from the ground');
+  await expect.poll(shouldRead).toBe(fromGround);
+  await expect(row).toContainText('pass');
+  // Off the fixture there is no base to measure from.
+  await choose(page, 'Stage', /^Off/);
+  await expect(page.getByLabel('Heights measured from')).toHaveCount(0);
+});

@@ -373,3 +373,53 @@ test('butted tubes give one piece each; what was cut is told when the frame chan
   await page.getByRole('button', { name: 'Not cut after all' }).click();
   await expect(told).toHaveCount(0);
 });
+
+test('bends in another order: fewer turns are proposed, taken with one press, undone with one', async ({
+  page,
+}) => {
+  await newBrief(page, 'Hoop in turn', { kind: 'Off-road kart or buggy', set: 'Caged' });
+  await station(page, 'Cuts');
+  await page.getByRole('button', { name: /Front hoop/ }).click();
+  const rows = table(page, 'Bends in the order they are made').getByRole('row');
+  const numbers = async () =>
+    (await rows.getByRole('button').allInnerTexts()).map((text) => text.trim()).join();
+  await expect.poll(numbers).toBe('1,2,3,4');
+  await expect(page.getByText('turned about itself once')).toBeVisible();
+  await page.getByRole('button', { name: 'Bend it so' }).click();
+  await expect.poll(numbers).toBe('2,3,1,4');
+  // The first that is made has its top marked; the marks stay where they are.
+  await expect(rows.nth(1)).toContainText('–');
+  await expect(page.getByRole('button', { name: 'Bend it so' })).toHaveCount(0);
+  await expectAccessible(page, 'Bends');
+  // From the other end they are numbered anew, along the tube.
+  await choose(page, 'Marks from its', 'end');
+  await expect.poll(numbers).toBe('1,2,3,4');
+  for (const wanted of ['2,3,1,4', '1,2,3,4']) {
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect.poll(numbers).toBe(wanted);
+  }
+});
+
+test('a bearing of a kart in fractions begins at the rear axle, outside, and goes with it', async ({
+  page,
+}) => {
+  await newBrief(page, 'Bearing', { kind: 'Kart', set: 'Ladder', units: 'Inches, fractions' });
+  await station(page, 'Cuts');
+  await tab(page, 'Holes');
+  await choose(page, 'Piece', /Rail/);
+  await choose(page, 'Add a hole', 'bearing and its bolts');
+  await expect(page.getByRole('combobox', { name: 'Measured from' })).toHaveText('Rear axle');
+  const holes = table(page, 'Holes, where each is marked').getByRole('row');
+  const bearing = holes.filter({ hasText: 'outside' }).first();
+  const marked = () => bearing.getByRole('cell').nth(2).innerText();
+  const before = await marked();
+  await page.getByLabel(/^From there, towards its end/).fill('1/2');
+  await page.keyboard.press('Enter');
+  await expect.poll(marked).not.toBe(before);
+  await page.getByLabel(/^From there, towards its end/).fill('half an inch');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await choose(page, 'Measured from', 'its end');
+  await expect(page.getByLabel(/^At, /)).toBeVisible();
+});

@@ -187,6 +187,19 @@ test('the linkage’s pieces stand among the tubes with marks of their own, and 
   await page.getByRole('button', { name: /Rod, left/ }).click();
   // Each end is short of its ball by the rod end, 30 mm.
   await expect(page.getByRole('main')).toContainText((rod - 60).toFixed(1));
+  // Another stance wants other rods: said wherever pieces are cut, and made again with one press.
+  await station(page, 'Stance');
+  const track = page.getByRole('complementary').getByLabel('Front track, mm');
+  await track.fill('860');
+  await track.press('Enter');
+  for (const each of ['Joints', 'Cuts', 'Patterns']) {
+    await station(page, each);
+    await expect(page.getByRole('status').filter({ hasText: 'of another linkage' })).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Make them again' }).first().click();
+  await expect(page.getByText('of another linkage')).toHaveCount(0);
+  for (let step = 0; step < 2; step += 1) await page.getByRole('button', { name: 'Undo' }).click();
+  await station(page, 'Joints');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /Rod, left/ })).toHaveCount(0);
 });

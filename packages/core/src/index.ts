@@ -165,13 +165,12 @@ export type { Linkage } from './steering/linkage.js';
 export { stepAt, sweepOf, type SteeringStep, type SteeringSweep } from './steering/sweep.js';
 export {
   collarFollowing,
-  HEAD_TUBE,
   partsFollowing,
   withCollar,
   withoutSteeringParts,
   withSteeringParts,
 } from './start/steeringParts.js';
-export { hasSteeringParts, STEERING_GROUP } from './steering/parts.js';
+export { HEAD_TUBE, hasSteeringParts, STEERING_GROUP } from './steering/parts.js';
 export { MADE_PARTS, madeOf, steeringGraph, type MadeOne } from './steering/made/registry.js';
 export type * from './steering/made/madePart.js';
 export { withColumns } from './steering/columnJoints.js';

@@ -1,6 +1,7 @@
 import {
   findKind,
   otherSolutions,
+  planBuild,
   releases,
   stanceOf,
   withoutPieces,
@@ -12,6 +13,7 @@ import {
 import type { BuildDocument } from '@larchwood/format';
 import { stepBack, withoutWaits, workOf } from '../edits/work';
 import { removeOwnMeasures, setMeasured, setPreset, takeOut } from '../edits/checks';
+import { makeParts } from '../edits/steering';
 import { exchangeHeld, holdDimension, setWheel } from '../edits/stance';
 
 export interface Remedy {
@@ -78,7 +80,20 @@ const REMEDIES: { readonly [C in FindingCode]?: (finding: Finding<C>) => Remedy 
     name: 'Take them off it',
     change: (document) => withoutPieces(document, id, pieces),
   }),
+  'steering-part-stale': () => REMADE,
+  'steering-part-missing': () => REMADE,
   'second-solution': () => ({ name: 'Use the other vehicle', change: useOther }),
+};
+
+/** Pieces of the steering as the linkage wants them now. */
+const REMADE: Remedy = {
+  name: 'Make them again',
+  change: (document) => {
+    const planned = planBuild(document);
+    return planned.ok && planned.plan.steering?.ok
+      ? makeParts(planned.plan.stance, planned.plan.steering.steering)(document)
+      : document;
+  },
 };
 
 /** Slides what is slid for that limb to where it just reaches; none where nothing can be. */

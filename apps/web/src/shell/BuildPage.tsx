@@ -6,6 +6,7 @@ import type { BuildDocument } from '@larchwood/format';
 import { builds } from '../api/builds';
 import { ApiProblem } from '../api/client';
 import { ReadingStrip } from '../readings/ReadingStrip';
+import { StalePieces } from './StalePieces';
 import { StationList } from './StationList';
 import { ListClash } from '../lists/ListClash';
 import { STATIONS } from '../stations/stations';
@@ -133,6 +134,7 @@ function OpenBuild({ build, left }: { readonly build: StoredBuild; readonly left
             </Calm>
           </div>
           <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+            <StalePieces station={station} />
             <main
               id="station"
               tabIndex={-1}

@@ -41,7 +41,7 @@ export const STEERING_WORDS: Words<keyof SteeringFindings> = {
   'steering-part-stale': ({ parts }) => ({
     title: `Steering pieces ${parts} are of another linkage`,
     text: 'They were made for the stance or the sizes as they were before.',
-    remedies: ['Make the pieces again', 'Take them out'],
+    remedies: ['Make them again', 'Take them out'],
   }),
   'steering-part-missing': ({ made, parts }) => ({
     title: `Not everything of the ${made} is among the tubes`,

@@ -20,16 +20,19 @@ const BESIDE = { line: 150, node: 90 } as const;
 /** Places nearer to a tube's node than this are outside it, mm. */
 const INSIDE = 1;
 
+/** Whether a tube runs across the vehicle rather than along it or up. */
+function runsAcross(path: Path): boolean {
+  const [from, to] = [pointOn(path, 0).at, pointOn(path, path.length).at];
+  return Math.abs(to[1] - from[1]) > Math.hypot(to[0] - from[0], to[2] - from[2]);
+}
+
 /** Where a point comes to lie along a tube: by its place across the vehicle only where the tube runs across it. */
 export function stationBeside(
   path: Path,
   point: Vector,
 ): { readonly station: number; readonly away: number } {
-  const chord = [pointOn(path, 0).at, pointOn(path, path.length).at] as const;
-  const runsAcross =
-    Math.abs(chord[1][1] - chord[0][1]) > Math.hypot(chord[1][0] - chord[0][0], chord[1][2] - chord[0][2]);
-  if (runsAcross) return nearestOn(path, point);
-  let found = nearestOn(path, [point[0], chord[0][1], point[2]]);
+  if (runsAcross(path)) return nearestOn(path, point);
+  let found = nearestOn(path, [point[0], pointOn(path, 0).at[1], point[2]]);
   for (let round = 0; round < ROUNDS; round += 1)
     found = nearestOn(path, [point[0], pointOn(path, found.station).at[1], point[2]]);
   return found;
@@ -43,7 +46,8 @@ export function placesOn(
   points: Readonly<Record<string, Vector>>,
   nodes: readonly { readonly id: string; readonly name: string; readonly at: Vector }[],
 ): readonly Place[] {
-  const lines = ACROSS.flatMap((id) =>
+  // Beside a tube that runs as an axle does, that has no place.
+  const lines = (runsAcross(path) ? [] : ACROSS).flatMap((id) =>
     points[id] ? [{ id, name: wordsOf(id), at: points[id], most: BESIDE.line }] : [],
   );
   const joints = nodes.map((node) => ({ ...node, name: asSentence(node.name), most: BESIDE.node }));

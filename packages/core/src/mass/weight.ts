@@ -1,6 +1,7 @@
 import type { BuildDocument } from '@larchwood/format';
 import type { PieceCut } from '../joints/cut.js';
 import { metalTaken, type Bore, type DrilledPiece } from '../holes/holes.js';
+import type { Recesses } from '../steering/made/madePart.js';
 import { add, scale, subtract, type Vector } from '../vector/vector.js';
 import type { Frame, Piece } from '../frame/frame.js';
 
@@ -21,6 +22,7 @@ export function frameWeight(
   { pieces, plates }: Frame,
   cuts: readonly PieceCut[],
   drilled: readonly DrilledPiece[] = [],
+  recesses: readonly Recesses[] = [],
 ): readonly PieceWeight[] {
   const cutOf = new Map(cuts.map((cut) => [cut.piece, cut]));
   const boresOf = new Map(drilled.map(({ piece, bores }) => [piece, bores]));
@@ -32,7 +34,11 @@ export function frameWeight(
       member: piece.member.id,
       group: piece.member.group,
       sort: 'tube',
-      ...drilledWeight(piece, cutOf.get(piece.id), boresOf.get(piece.id) ?? []),
+      ...lessRecesses(
+        drilledWeight(piece, cutOf.get(piece.id), boresOf.get(piece.id) ?? []),
+        piece,
+        recesses,
+      ),
     })),
     ...plates.map((plate): PieceWeight => ({
       id: plate.id,
@@ -45,6 +51,18 @@ export function frameWeight(
       at: plate.centre,
     })),
   ];
+}
+
+/** What is bored out alike at both ends leaves the centre of gravity where it was. */
+function lessRecesses<W extends Pick<PieceWeight, 'mass'>>(
+  weight: W,
+  { member, density }: Piece,
+  recesses: readonly Recesses[],
+): W {
+  const volume = recesses
+    .filter(({ member: of, section }) => of === member.id && section === member.section)
+    .reduce((sum, each) => sum + each.volume, 0);
+  return volume === 0 ? weight : { ...weight, mass: Math.max(0, weight.mass - volume * 1e-9 * density) };
 }
 
 /** A tube less what its holes took, by moments; kg, mm. */

@@ -2,7 +2,13 @@ import type { BuildDocument, FrameData, RoundSection } from '@larchwood/format';
 import { chooseSection, withSections } from '../frame/edit/graph.js';
 import type { Stance } from '../stance/stance.js';
 import { madeOf, steeringGraph, type MadeOne } from '../steering/made/registry.js';
-import { hasSteeringParts, linkageParts, STEERING_GROUP, type GraphParts } from '../steering/parts.js';
+import {
+  HEAD_TUBE,
+  hasSteeringParts,
+  linkageParts,
+  STEERING_GROUP,
+  type GraphParts,
+} from '../steering/parts.js';
 import type { Steering } from '../steering/steering.js';
 
 /** A frame without what its steering is made of. */
@@ -37,8 +43,6 @@ export function withSteeringParts(
   );
 }
 
-/** Id of a frame's head tube, in every layout that has one. */
-export const HEAD_TUBE = 'headTube';
 const ofCollar = (section: string): boolean => section.startsWith('collar-');
 
 /** The head tube as a collar that is made in its place: its copes follow. As it is, where there is none. */

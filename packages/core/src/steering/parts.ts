@@ -14,6 +14,8 @@ export interface GraphParts {
 
 /** The group that a linkage's parts stand in. */
 export const STEERING_GROUP = 'steering';
+/** Id of a frame's head tube, in every layout that has one. */
+export const HEAD_TUBE = 'headTube';
 
 /** Usual sections and sizes; common practice, no source. Lengths in mm. */
 const USUAL = {

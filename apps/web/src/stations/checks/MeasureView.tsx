@@ -97,32 +97,34 @@ export function MeasureView({
               {list !== hand.list && ' Should read: as the fixture is set off.'}
             </span>
           </span>
-          {atBase && (
+          <span className="ml-auto flex flex-wrap gap-2">
+            {atBase && (
+              <Choice
+                label="Heights measured from"
+                value={base ? 'fixture' : 'ground'}
+                className="w-60"
+                groups={[
+                  {
+                    options: [
+                      { value: 'ground', label: 'Heights from the ground' },
+                      { value: 'fixture', label: `Heights from ${atBase.name}` },
+                    ],
+                  },
+                ]}
+                onChange={(next) => {
+                  edit('checks.heightsFrom', setHeightsFrom(next as 'ground' | 'fixture'));
+                  settle();
+                }}
+              />
+            )}
             <Choice
-              label="Heights measured from"
-              value={base ? 'fixture' : 'ground'}
-              className="w-60"
-              groups={[
-                {
-                  options: [
-                    { value: 'ground', label: 'Heights from the ground' },
-                    { value: 'fixture', label: `Heights from ${atBase.name}` },
-                  ],
-                },
-              ]}
-              onChange={(next) => {
-                edit('checks.heightsFrom', setHeightsFrom(next as 'ground' | 'fixture'));
-                settle();
-              }}
+              label="Order of the list"
+              value={order}
+              className="w-52"
+              groups={[{ options: [...ORDERS] }]}
+              onChange={(next) => setOrder(next as typeof order)}
             />
-          )}
-          <Choice
-            label="Order of the list"
-            value={order}
-            className="w-52"
-            groups={[{ options: [...ORDERS] }]}
-            onChange={(next) => setOrder(next as typeof order)}
-          />
+          </span>
         </div>
         <div
           className="min-h-0 flex-1 overflow-auto bg-sheet"

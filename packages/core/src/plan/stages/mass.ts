@@ -5,11 +5,20 @@ import { parts, stage } from '../stage.js';
 import { frame } from './frame.js';
 import { holes } from './holes.js';
 import { ends } from './joints.js';
+import { made } from './made.js';
 import { stance } from './stance.js';
 
 /** Mass of every tube as cut and drilled, and of every plate. */
-export const weights = stage('weights', { frame, ends, holes }, ({ frame: of, ends: all, holes: drilled }) =>
-  frameWeight(of, all, drilled),
+export const weights = stage(
+  'weights',
+  { frame, ends, holes, made },
+  ({ frame: of, ends: all, holes: drilled, made: parts }) =>
+    frameWeight(
+      of,
+      all,
+      drilled,
+      parts.flatMap(({ result }) => result.recesses ?? []),
+    ),
 );
 
 export const mass = stage(

@@ -3,7 +3,7 @@ import { teller, type Finding } from '../../findings/finding.js';
 import { along, subtract, unit, type Vector } from '../../vector/vector.js';
 import { columnEnds } from '../columnJoints.js';
 import type { Sizes } from '../linkage.js';
-import type { GraphParts } from '../parts.js';
+import { HEAD_TUBE, type GraphParts } from '../parts.js';
 import type { MadePart } from './madePart.js';
 import { boredOf, madePiece, tiedNode } from './pieces.js';
 
@@ -98,7 +98,8 @@ export const COLLAR: MadePart = {
     length: Math.round(stance.values.headTubeLength ?? 110),
   }),
   make: ({ stance, steering }, sizes, choices) => {
-    const section = boredOf('collar', sizes.outer!, sizes.bearingInner! + ROUND_STEERER);
+    const bore = sizes.bearingInner! + ROUND_STEERER;
+    const section = boredOf('collar', sizes.outer!, bore);
     const column = columnEnds(steering.built);
     const head = stance.values.headTubeLength;
     const recess = sizes.race! - sizes.proud!;
@@ -125,7 +126,7 @@ export const COLLAR: MadePart = {
           : { name: 'Wall outside of the race', text: 'none is left' },
         { name: 'Cut', value: sizes.length! + 2 * sizes.facing!, quantity: 'length' },
         { name: 'Between the shoulders', value: sizes.length! - 2 * recess, quantity: 'length' },
-        { name: 'Bored through', value: sizes.bearingInner! + ROUND_STEERER, quantity: 'length' },
+        { name: 'Bored through', value: bore, quantity: 'length' },
         ...(column || head === undefined
           ? []
           : [{ name: 'Head tube, as it is drawn', value: head, quantity: 'length' as const }]),
@@ -136,7 +137,7 @@ export const COLLAR: MadePart = {
           outline: circle(sizes.outer! / 2),
           holes: [
             { at: [0, 0], diameter: sizes.bearingOuter!, name: 'recess' },
-            { at: [0, 0], diameter: sizes.bearingInner! + ROUND_STEERER, name: 'bore' },
+            { at: [0, 0], diameter: bore, name: 'bore' },
           ],
         },
       ],
@@ -147,6 +148,10 @@ export const COLLAR: MadePart = {
         ...KINDS[bearingOf(choices)],
       ],
       ...(column ? { parts: onColumn(column, sizes, section) } : { headTube: section }),
+      recesses: {
+        ...{ member: column ? 'steering-collar' : HEAD_TUBE, section: section.id },
+        volume: 2 * Math.max(0, recess) * (Math.PI / 4) * Math.max(0, sizes.bearingOuter! ** 2 - bore ** 2),
+      },
       findings,
     };
   },

@@ -50,6 +50,13 @@ export interface MadeOutline {
     readonly to: readonly [number, number];
   }[];
 }
+/** Metal that seats and recesses take off a piece. */
+export interface Recesses {
+  readonly member: string;
+  /** Only while that is its section: a bought head tube in its place has none. */
+  readonly section: string;
+  readonly volume: number;
+}
 export interface MadeResult {
   readonly rows: readonly MadeRow[];
   readonly outlines: readonly MadeOutline[];
@@ -59,6 +66,8 @@ export interface MadeResult {
   readonly parts?: GraphParts;
   /** What the frame's head tube becomes, where this is made in place of a bought one. */
   readonly headTube?: RoundSection;
+  /** What is bored out of a piece of the frame besides its bore, alike at both ends; mm3. */
+  readonly recesses?: Recesses;
   readonly findings: readonly Finding[];
 }
 export interface MadeFrom {

@@ -6,9 +6,10 @@ import { isBar, propertiesOf } from '../../frame/sections.js';
 import { meshVolume } from '../../solid/builder.js';
 import { pieceMesh } from '../../solid/pieceMesh.js';
 import { readDocument } from '../../start/read.js';
-import { collarFollowing, HEAD_TUBE, withCollar, withSteeringParts } from '../../start/steeringParts.js';
+import { collarFollowing, withCollar, withSteeringParts } from '../../start/steeringParts.js';
 import { distance, dot, length, subtract, unit } from '../../vector/vector.js';
 import { columnEnds } from '../columnJoints.js';
+import { HEAD_TUBE } from '../parts.js';
 import { steeringOf } from '../steering.js';
 import { plateFault } from '../../frame/plates.js';
 import { REST } from './column.js';
@@ -125,6 +126,10 @@ describe('a collar', () => {
     expect(dot(collar.direction, unit(subtract(top, foot)))).toBeCloseTo(1, 6);
     // The bearing's bore and what the steerer needs round it.
     expect(collar.section).toMatchObject({ diameter: 50, wall: (50 - 25 - 4) / 2 });
+    // A tube 90 long, less a ring at either end, 12 deep, from the bore out to the bearing of 42: steel of 7.85 g/cm3.
+    const rings = (Math.PI / 4) * (90 * (50 ** 2 - 29 ** 2) - 2 * 12 * (42 ** 2 - 29 ** 2));
+    const weighed = planMade(parted).weights.find(({ id }) => id === 'steering-collar')!;
+    expect(weighed.mass).toBeCloseTo(rings * 7.85e-6, 4);
   });
   it.each([
     ['bicycle', 'road'],
@@ -145,6 +150,16 @@ describe('a collar', () => {
       const now = planMade(own);
       expect(hosted(now).length).toBeGreaterThan(0);
       for (const end of hosted(now)) expect(end.cutterDiameter).toBe(60);
+      // Its recesses are off its weight; those of a collar that stands beside a bought head tube are not.
+      const recess = result.recesses!.volume * 7.85e-6;
+      expect(recess).toBeGreaterThan(0.05);
+      const massOf = (of: typeof plan) => of.weights.find(({ id }) => id === HEAD_TUBE)!.mass;
+      const bare = now.cuts.concat(now.given).find(({ piece }) => piece === HEAD_TUBE)!.mass;
+      expect(massOf(now)).toBeCloseTo(bare - recess, 6);
+      expect(massOf(plan)).toBeCloseTo(
+        plan.cuts.concat(plan.given).find(({ piece }) => piece === HEAD_TUBE)!.mass,
+        6,
+      );
       const wider = making(kind, set, 'collar', { outer: 64 }).plan.made;
       const followed = collarFollowing(own, wider);
       const section = followed.frame.members.find(({ id }) => id === HEAD_TUBE)!.section;
