@@ -238,6 +238,7 @@ export { readingOf, type Comparison, type Measurand } from './checks/measure.js'
 export { type MeasuringList } from './checks/list.js';
 export { measuringList } from './checks/measures.js';
 export { JOINT_NAMES, jointKindOf, usualMovement, type Movement, type Usual } from './checks/movement.js';
+export { pictureOf, type MeasurePicture } from './checks/picture.js';
 export { baseAt, heightsFrom, takenOff } from './checks/heights.js';
 export { listAt } from './checks/setOff.js';
 export { type MeasuringPoint } from './checks/points.js';

@@ -1,5 +1,11 @@
 import { memo, useMemo } from 'react';
-import type { Measurand, MeasuringPoint, Plan, Vector } from '@larchwood/core';
+import {
+  pictureOf,
+  type Measurand,
+  type MeasurePicture,
+  type MeasuringPoint,
+  type Plan,
+} from '@larchwood/core';
 import { FrameOutlines } from '../../sheet/FrameOutlines';
 import { outlinesOf, seenFrom, type Outline } from '../../sheet/outlines';
 
@@ -10,15 +16,36 @@ interface Props {
   readonly className: string;
 }
 
-/** The frame in the view that shows a measure best, with where it is taken from and to. */
+/** The frame in the view that shows a measure best, with where it is taken from and to, and what it is taken against. */
 export const MeasureDrawing = memo(function MeasureDrawing({ plan, measurand, points, className }: Props) {
-  const { view, as, strung } = measurand;
+  const picture = useMemo(() => pictureOf(measurand, points, plan.stance), [measurand, points, plan.stance]);
+  const { view, measured, against, marks } = picture;
+  const wheels = measurand.strung !== undefined || measurand.whole;
   const shapes = useMemo(
-    () => [...outlinesOf(plan, view), ...(strung ? besideStrings(plan, strung.string) : [])],
-    [plan, view, strung],
+    () => [
+      ...outlinesOf(plan, view),
+      ...(wheels && view === 'plan' ? wheelsInPlan(plan) : []),
+      ...lineOutlines(against, view),
+    ],
+    [plan, view, wheels, against],
   );
   const see = seenFrom(view);
-  const ends = strung ? [strung.at] : as === 'outcome' ? [] : measurand.points.map((id) => points[id]!.at);
+  const line = ([from, to]: MeasurePicture['measured'][number], key: string, isMeasured: boolean) => {
+    const [a, b] = [see(from), see(to)];
+    return (
+      <line
+        key={key}
+        x1={a[0]}
+        y1={a[1]}
+        x2={b[0]}
+        y2={b[1]}
+        stroke="var(--larch)"
+        strokeWidth={isMeasured ? 2.5 : 1}
+        strokeDasharray={isMeasured ? undefined : '5 4'}
+        vectorEffect="non-scaling-stroke"
+      />
+    );
+  };
   return (
     <FrameOutlines
       label={`${view === 'plan' ? 'Plan' : view === 'side' ? 'Side' : 'Front'}, drawn to scale: ${measurand.name}`}
@@ -28,24 +55,10 @@ export const MeasureDrawing = memo(function MeasureDrawing({ plan, measurand, po
     >
       {(size) => (
         <>
-          {linesOf(measurand, ends).map(([from, to], index) => {
-            const [a, b] = [see(from), see(to)];
-            return (
-              <line
-                key={index}
-                x1={a[0]}
-                y1={a[1]}
-                x2={b[0]}
-                y2={b[1]}
-                stroke="var(--larch)"
-                strokeWidth={index === 0 ? 2.5 : 1}
-                strokeDasharray={index === 0 ? undefined : '5 4'}
-                vectorEffect="non-scaling-stroke"
-              />
-            );
-          })}
-          {ends.map((end, index) => (
-            <circle key={index} cx={see(end)[0]} cy={see(end)[1]} r={size / 90} fill="var(--ink)" />
+          {against.map((each, index) => line(each, `against ${index}`, false))}
+          {measured.map((each, index) => line(each, `measured ${index}`, true))}
+          {marks.map((mark, index) => (
+            <circle key={index} cx={see(mark)[0]} cy={see(mark)[1]} r={size / 90} fill="var(--ink)" />
           ))}
         </>
       )}
@@ -53,10 +66,17 @@ export const MeasureDrawing = memo(function MeasureDrawing({ plan, measurand, po
   );
 });
 
-/** The wheels in plan, and the strings beside them. */
-function besideStrings({ stance: { standing } }: Plan, string: number): readonly Outline[] {
+/** Lines as the drawing's own bounds have to know them. */
+const lineOutlines = (lines: MeasurePicture['against'], view: MeasurePicture['view']): readonly Outline[] =>
+  lines.map((points, index) => ({
+    ...{ id: `against ${index}`, mark: '' },
+    points: points.map(seenFrom(view)),
+  }));
+
+/** The wheels in plan. */
+function wheelsInPlan({ stance: { standing } }: Plan): readonly Outline[] {
   const see = seenFrom('plan');
-  const wheels = standing.map(({ id, centre, spindle, radius, width }) => {
+  return standing.map(({ id, centre, spindle, radius, width }) => {
     const [long, half] = [radius, width / 2];
     const corner = (ahead: number, out: number) =>
       see([
@@ -67,27 +87,4 @@ function besideStrings({ stance: { standing } }: Plan, string: number): readonly
     const points = [corner(1, 1), corner(1, -1), corner(-1, -1), corner(-1, 1), corner(1, 1)];
     return { id: `wheel ${id}`, mark: '', points };
   });
-  const ends = standing.flatMap(({ centre, radius }) => [centre[0] - radius, centre[0] + radius]);
-  const [rear, front] = [Math.min(...ends), Math.max(...ends)];
-  const strings = [string, -string].map((y) => ({
-    ...{ id: `string ${y}`, mark: '' },
-    points: [see([rear, y, 0]), see([front, y, 0])],
-  }));
-  return [...wheels, ...strings];
-}
-
-/** What is measured as a line, and what it is measured against as a second one. */
-function linesOf({ as, strung }: Measurand, ends: readonly Vector[]): readonly (readonly [Vector, Vector])[] {
-  const [a, b] = ends;
-  if (!a) return [];
-  if (strung) return [[a, [a[0], Math.sign(a[1]) * strung.string, a[2]]]];
-  if (as === 'height') return [[a, [a[0], a[1], 0]]];
-  if (as === 'beside') return [[a, [a[0], 0, a[2]]]];
-  if (!b) return [];
-  if (as === 'distance') return [[a, b]];
-  const level: Vector = as === 'lean' ? [a[0], a[1], b[2]] : [b[0], a[1], a[2]];
-  return [
-    [a, b],
-    [a, level],
-  ];
 }
