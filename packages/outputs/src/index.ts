@@ -5,7 +5,8 @@ export { packOf, type Making, type PackedFile, type PackOptions } from './pack/p
 export { PACK_GROUPS, type LeftOut } from './pack/groups.js';
 export { orderFiles, type OrderPage } from './cutting/orderFiles.js';
 export { zipOf } from './pack/zip.js';
-export type { Edition, Kit, Output, OutputOptions, Paper, Source } from './registry/output.js';
+export type { Edition } from './registry/edition.js';
+export type { Kit, Output, OutputOptions, Paper, Source } from './registry/output.js';
 export { drawingsToPdf } from './pdf.js';
 export { pathData } from './svg.js';
 export { STROKES, type Drawing, type Mark, type Stroke } from './drawing.js';

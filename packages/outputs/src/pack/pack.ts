@@ -2,7 +2,7 @@ import { documentText, FILE_SUFFIX, fileStem } from '@larchwood/format';
 import type { PaperFonts } from '../text/faces.js';
 import type { Kit, Output, OutputOptions, Source } from '../registry/output.js';
 import { OUTPUTS } from '../registry/registry.js';
-import { editionOf } from '../registry/stamp.js';
+import { editionOf } from '../registry/edition.js';
 import { indexPage } from './indexPage.js';
 import type { LeftOut, Listed } from './groups.js';
 

@@ -1,7 +1,7 @@
 import { cutListCsv } from '../lists/cutList.js';
 import { massesCsv } from '../lists/massesCsv.js';
 import { labelSheets } from '../labels/labels.js';
-import { editionOf, stampOf } from './stamp.js';
+import { editionOf, stampOf } from './edition.js';
 import { noTubes, paper, type Kit, type Output, type Source } from './output.js';
 
 export const cutList: Output = {

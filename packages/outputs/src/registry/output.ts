@@ -2,7 +2,7 @@ import type { FixtureDetails, FoundNests, Plan } from '@larchwood/core';
 import type { BuildDocument, Shop } from '@larchwood/format';
 import type { Drawing } from '../drawing.js';
 import type { PaperFonts } from '../text/faces.js';
-import { stampOf } from './stamp.js';
+import { stampOf, type Edition } from './edition.js';
 
 /** What every output is made from. */
 export interface Source {
@@ -24,14 +24,6 @@ export interface Source {
 
 /** What a file is named from. */
 export type Named = Pick<Source, 'document' | 'plan'>;
-
-/** Which state of a build a file was made of. */
-export interface Edition {
-  /** `r12`, or what tells a file's content from another: letters, figures and dashes. */
-  readonly mark: string;
-  /** Of that state, not of the making: `2026-11-29`; none where it is not known. */
-  readonly date?: string;
-}
 
 /** Large parts that only some outputs need; fetched when they ask. */
 export interface Kit {

@@ -23,7 +23,8 @@ import {
 } from './frame.js';
 import type { Named, Output, OutputOptions, Paper, Source } from './output.js';
 import { patterns, piecePattern, pieceUnrolled } from './patterns.js';
-import { editionOf, stamped } from './stamp.js';
+import { editionOf } from './edition.js';
+import { stamped } from './stamp.js';
 import { measuringList, readings, traveller } from './work.js';
 import { sideSpeeds, steeringPlates, steeringPlatesDxf, steeringSweep } from './steering.js';
 

@@ -1,13 +1,7 @@
 import { plainInDxf } from '../dxf.js';
 import { escaped } from '../svg.js';
-import type { Edition, Output, Source } from './output.js';
-
-/** `r12-2026-11-29`: as the names of files have it. */
-export const editionOf = ({ mark, date }: Edition): string => (date === undefined ? mark : `${mark}-${date}`);
-
-/** `Paddock kart, r12, 2026-11-29`: which build a file is of, and which state of it. */
-export const stampOf = ({ document, edition }: Pick<Source, 'document' | 'edition'>): string =>
-  [document.name, edition.mark, ...(edition.date === undefined ? [] : [edition.date])].join(', ');
+import { stampOf } from './edition.js';
+import type { Output } from './output.js';
 
 /** Where a text format has a place for a remark. A table of values has none: there the file's name says it alone. */
 const PLACES: Readonly<Record<string, (text: string, stamp: string) => string>> = {
