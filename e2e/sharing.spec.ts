@@ -313,6 +313,17 @@ test.describe('a phone on the shop’s network', () => {
     await bench.keyboard.press('ArrowUp');
     await expect(field).toHaveValue(before);
     await expect(field).toHaveAttribute('title', 'A builder’s passcode changes this.');
+    // Lists and boxes that change the build are not to be pressed either.
+    await station(bench, 'Cuts');
+    await expect(bench.getByRole('combobox', { name: 'Marks from its' })).toBeDisabled();
+    // At the bench it is told once what a reload would do without a network.
+    await station(bench, 'Bench');
+    const keepOpen = bench.getByText('Keep this page open.');
+    await expect(keepOpen).toBeVisible();
+    await expectAccessible(bench, 'the bench on a phone');
+    await bench.getByRole('button', { name: 'Understood' }).click();
+    await expect(keepOpen).toHaveCount(0);
+    await station(bench, 'Stance');
     // One press logs all out.
     await page.goto(`${shop}/keeping`);
     await page.getByRole('button', { name: 'Log everybody out' }).click();

@@ -12,4 +12,7 @@ export const NOT_HERE = 'A builder’s passcode changes this.';
 export const mayType = (field: string, role: 'builder' | 'bench'): boolean =>
   role === 'builder' || AT_BENCH.some((begins) => field.startsWith(begins));
 
+/** Whether who is let in may change what the build itself holds. */
+export const useMayChange = (): boolean => useStore(doorStore, ({ role }) => role === 'builder');
+
 export const useMayType = (field: string): boolean => useStore(doorStore, ({ role }) => mayType(field, role));

@@ -86,7 +86,8 @@ export function useFiles(): {
           ...{ id: 'making', duration: Infinity },
           action: { label: 'Cancel', onClick: making.cancel },
         }),
-      LONG,
+      // What always takes its time says so at once.
+      output.slow ? 0 : LONG,
     );
     try {
       await keepRevision(output.title);

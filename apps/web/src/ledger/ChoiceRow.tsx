@@ -1,3 +1,4 @@
+import { NOT_HERE, useMayChange } from '../door/useMayType';
 import { Choice, type ChoiceGroup } from '../parts/Choice';
 import { Row } from './Panel';
 
@@ -9,6 +10,7 @@ export function ChoiceRow({
   options,
   onChange,
   placeholder,
+  changes = true,
 }: {
   readonly name: string;
   /** Read out, where the name alone does not say it. */
@@ -17,7 +19,10 @@ export function ChoiceRow({
   readonly options: ChoiceGroup['options'];
   readonly onChange: (value: string) => void;
   readonly placeholder?: string;
+  /** Whether it changes the build; a way of looking, and what the bench writes, is anybody's. */
+  readonly changes?: boolean;
 }) {
+  const may = useMayChange() || !changes;
   return (
     <Row name={name}>
       <Choice
@@ -26,6 +31,7 @@ export function ChoiceRow({
         className="max-w-52"
         groups={[{ options }]}
         onChange={onChange}
+        fixed={may ? undefined : NOT_HERE}
         {...(placeholder === undefined ? {} : { placeholder })}
       />
     </Row>

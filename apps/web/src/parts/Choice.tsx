@@ -14,21 +14,24 @@ interface Props {
   readonly id?: string;
   /** Shown while nothing is chosen, as in a list of what can be added. */
   readonly placeholder?: string;
+  /** Shown, and not to be changed: why. */
+  readonly fixed?: string | undefined;
 }
 
 /** A list to pick one from. */
-export function Choice({ label, value, groups, onChange, className = '', id, placeholder }: Props) {
+export function Choice({ label, value, groups, onChange, className = '', id, placeholder, fixed }: Props) {
   return (
-    <Select.Root value={value} onValueChange={onChange}>
+    <Select.Root value={value} onValueChange={onChange} disabled={fixed !== undefined}>
       <Select.Trigger
         id={id}
         aria-label={label}
-        className={`inline-flex min-h-8 items-center justify-between gap-2 border border-rule bg-sheet px-2 text-left hover:border-ink ${className}`}
+        title={fixed}
+        className={`inline-flex min-h-8 items-center justify-between gap-2 border px-2 text-left ${fixed === undefined ? 'border-rule bg-sheet hover:border-ink' : 'border-transparent'} ${className}`}
       >
         <span className="min-w-0 truncate">
           <Select.Value placeholder={placeholder} />
         </span>
-        <ChevronDown size={14} aria-hidden className="shrink-0" />
+        {fixed === undefined && <ChevronDown size={14} aria-hidden className="shrink-0" />}
       </Select.Trigger>
       <Select.Portal>
         <Select.Content

@@ -11,6 +11,7 @@ import { useTool } from '../work/useTool';
 import { useWork, type WorkHand } from '../work/useWork';
 import { BenchLines } from './BenchLines';
 import { BenchWelds } from './BenchWelds';
+import { KeepOpen } from './KeepOpen';
 import { TookRow } from './TookRow';
 import { useWakeLock } from './useWakeLock';
 import { WrongDialog } from './WrongDialog';
@@ -56,6 +57,7 @@ function Bench({ plan, hand }: { readonly plan: Plan; readonly hand: WorkHand })
   const tool = useTool(plan, step);
   return (
     <div className="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet">
+      <KeepOpen />
       <div className="flex min-h-12 shrink-0 items-center justify-between gap-3 border-b border-rule px-4">
         <span className="min-w-0 truncate">
           <span className="font-bold">

@@ -94,12 +94,14 @@ export function MovementView({
       <Panel title="Movement" aside={`${sure.length} of ${keys.length} sure`}>
         <ChoiceRow
           name="View"
+          changes={false}
           value={view}
           options={[...VIEWS, { value: SPACE, label: 'In space' }]}
           onChange={(next) => setView(next as ViewName | typeof SPACE)}
         />
         <ChoiceRow
           name="Arrows"
+          changes={false}
           label="How large the arrows are"
           value={String(scale)}
           options={SCALES.map((each) => ({ value: String(each), label: `× ${each}` }))}

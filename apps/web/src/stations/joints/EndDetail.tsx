@@ -6,7 +6,7 @@ import { lengthWithin } from '../../ledger/bounds';
 import { Group, Row } from '../../ledger/Panel';
 import { QuantityField } from '../../ledger/QuantityField';
 import { Angle, Length } from '../../parts/Figure';
-import { Check } from '../../parts/Check';
+import { BuildCheck } from '../../ledger/BuildCheck';
 
 /** One end: its settings, and what can be changed about the cut. */
 export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: EndCut }) {
@@ -62,7 +62,7 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
           </Row>
         )}
         {setting?.cut === 'coped' && member && (
-          <Check
+          <BuildCheck
             checked={setting.besideAxis}
             onChange={(besideAxis) => {
               edit(
@@ -74,7 +74,7 @@ export function EndDetail({ cut, end }: { readonly cut: PieceCut; readonly end: 
             className="px-4"
           >
             Meant to sit off the host’s centre
-          </Check>
+          </BuildCheck>
         )}
       </Group>
       <Group title="Piece">

@@ -213,6 +213,7 @@ function EntryForm() {
     <Group title="A new entry">
       <ChoiceRow
         name="About"
+        changes={false}
         label="What the entry is about"
         value={sort}
         options={ENTRY_SORTS.filter((id) => id !== 'picture').map((id) => ({
@@ -223,6 +224,7 @@ function EntryForm() {
       />
       <ChoiceRow
         name="Stage"
+        changes={false}
         label="Stage that the entry belongs to"
         value={stage}
         options={[
@@ -233,6 +235,7 @@ function EntryForm() {
       />
       <ChoiceRow
         name="Piece"
+        changes={false}
         label="Piece that the entry is about"
         value={about}
         options={[

@@ -1,8 +1,9 @@
+import { useMemo, useState } from 'react';
 import type { Plan } from '@larchwood/core';
-import { pointOn } from '@larchwood/core';
 import { memberOf } from '../../editor/editor';
 import { NumberTag } from '../../sheet/NumberTag';
 import type { Pixel, View } from '../../sheet/view';
+import { balloonsOf, type Balloon } from './balloonLayout';
 
 interface Props {
   readonly plan: Plan;
@@ -11,90 +12,50 @@ interface Props {
   readonly onSelect: (piece: string, more: boolean) => void;
 }
 
-/** Tags keep so far from each other, and stand so far off their piece at first; px. */
-const APART = 27;
-const OFF = 34;
-const TRIES = 9;
-
-interface Tagged {
-  readonly id: string;
-  readonly number: number;
-  readonly at: Pixel;
-  readonly along: Pixel;
-}
-
-/** Piece numbers on leaders, as on a workshop drawing: one for a pair, each moved along until it stands clear. */
+/**
+ * Piece numbers on leaders, as on a workshop drawing. Where many pieces meet, their numbers stand side by side on one leader;
+ * what is picked or pointed at has its own.
+ */
 export function Balloons({ plan, view, selected, onSelect }: Props) {
-  const parts = tagged(plan, view);
-  const taken: Pixel[] = [];
-  const centre: Pixel = [view.width / 2, view.height / 2];
-  return parts.map(({ id, number, at, along }) => {
-    const tag = clearPlace(at, along, centre, taken, view);
-    taken.push(tag);
-    const lit = selected.some((each) => memberOf(each) === id);
+  const { single, heaps } = useMemo(() => balloonsOf(plan, view), [plan, view]);
+  const [pointed, point] = useState<string>();
+  const isLit = ({ id }: Balloon): boolean =>
+    id === pointed || selected.some((each) => memberOf(each) === id);
+  const tag = (balloon: Balloon, own: boolean) => {
+    const { id, number, at, tag: place } = balloon;
+    const lit = isLit(balloon);
     return (
       <g
         key={`${id}${number}`}
         className="cursor-pointer"
         onClick={(event) => onSelect(id, event.shiftKey || event.ctrlKey || event.metaKey)}
+        onPointerEnter={() => point(id)}
+        onPointerLeave={() => point(undefined)}
       >
-        <line x1={at[0]} y1={at[1]} x2={tag[0]} y2={tag[1]} stroke={lit ? 'var(--larch)' : 'var(--quiet)'} />
-        <circle cx={at[0]} cy={at[1]} r="2.5" fill={lit ? 'var(--larch)' : 'var(--quiet)'} />
-        <NumberTag at={tag} number={number} shape="round" tone={lit ? 'lit' : 'plain'} />
+        {(own || lit) && <Leader from={at} to={place} lit={lit} />}
+        <NumberTag at={place} number={number} shape="round" tone={lit ? 'lit' : 'plain'} />
       </g>
     );
-  });
+  };
+  return (
+    <>
+      {heaps.map(({ balloons, leader: [from, to] }) => (
+        <g key={balloons.map(({ number }) => number).join()}>
+          <Leader from={from} to={to} lit={false} />
+          {balloons.map((balloon) => tag(balloon, false))}
+        </g>
+      ))}
+      {single.map((balloon) => tag(balloon, true))}
+    </>
+  );
 }
 
-function tagged(plan: Plan, view: View): Tagged[] {
-  const seen = new Set<string>();
-  const once = (id: string) => !seen.has(id) && seen.add(id) && true;
-  return [
-    ...plan.frame.pieces
-      .filter((piece) => piece.side !== (view.name === 'side' ? 'left' : 'right') && once(piece.member.id))
-      .map((piece): Tagged => {
-        const station = piece.length * 0.46;
-        const { at, direction } = pointOn(piece.path, station);
-        const here = view.at(at);
-        const on = view.at([at[0] + direction[0], at[1] + direction[1], at[2] + direction[2]]);
-        return {
-          id: piece.member.id,
-          number: piece.member.piece,
-          at: here,
-          along: [on[0] - here[0], on[1] - here[1]],
-        };
-      }),
-    ...plan.frame.plates
-      .filter((plate) => once(plate.plate.id))
-      .map((plate): Tagged => ({
-        id: plate.plate.id,
-        number: plate.plate.piece,
-        at: view.at(plate.centre),
-        along: [1, -1],
-      })),
-  ];
-}
-
-/** A place for a tag square to its piece, away from the middle of the sheet, swung and pushed out until it is free. */
-function clearPlace(at: Pixel, along: Pixel, centre: Pixel, taken: readonly Pixel[], view: View): Pixel {
-  const size = Math.hypot(along[0], along[1]);
-  const outward = Math.atan2(at[1] - centre[1], at[0] - centre[0]);
-  const square = size < 0.05 * view.scale ? outward : Math.atan2(-along[0], along[1]);
-  const first = Math.cos(square - outward) >= 0 ? square : square + Math.PI;
-  let best: Pixel = at;
-  let room = -Infinity;
-  for (let attempt = 0; attempt < TRIES; attempt += 1) {
-    const swing = Math.ceil(attempt / 2) * 0.42 * (attempt % 2 === 0 ? 1 : -1);
-    for (const off of [OFF, OFF * 1.7]) {
-      const place: Pixel = [at[0] + Math.cos(first + swing) * off, at[1] + Math.sin(first + swing) * off];
-      const inside =
-        place[0] > 16 && place[1] > 60 && place[0] < view.width - 16 && place[1] < view.height - 16;
-      const clear = inside
-        ? Math.min(APART, ...taken.map((other) => Math.hypot(place[0] - other[0], place[1] - other[1])))
-        : 0;
-      if (clear >= APART) return place;
-      if (clear > room) [room, best] = [clear, place];
-    }
-  }
-  return best;
+function Leader({ from, to, lit }: { readonly from: Pixel; readonly to: Pixel; readonly lit: boolean }) {
+  const ink = lit ? 'var(--larch)' : 'var(--quiet)';
+  return (
+    <>
+      <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke={ink} />
+      <circle cx={from[0]} cy={from[1]} r="2.5" fill={ink} />
+    </>
+  );
 }

@@ -24,7 +24,7 @@ import type { Shop } from '@larchwood/format';
 import { useEditor } from '../../editor/editor';
 import { Group, Panel, Row } from '../../ledger/Panel';
 import { Button, IconButton } from '../../parts/Button';
-import { Check } from '../../parts/Check';
+import { BuildCheck } from '../../ledger/BuildCheck';
 import { Length } from '../../parts/Figure';
 import { useShop } from '../../lists/useShop';
 import { moveSeam, seamsBack, setFlush, workOf } from '../../edits/work';
@@ -338,7 +338,7 @@ function Flush({ seam }: { readonly seam: Seam }) {
   const { bevel, land, gap } = flushEdge(seam);
   return (
     <>
-      <Check
+      <BuildCheck
         className="px-4"
         checked={flush}
         onChange={(on) => {
@@ -347,7 +347,7 @@ function Flush({ seam }: { readonly seam: Seam }) {
         }}
       >
         Ground flush: bodywork lies on it
-      </Check>
+      </BuildCheck>
       {flush && (
         <>
           {bevel > 0 && (

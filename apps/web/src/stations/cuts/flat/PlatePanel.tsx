@@ -8,7 +8,7 @@ import { Group, Row } from '../../../ledger/Panel';
 import { QuantityField } from '../../../ledger/QuantityField';
 import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
-import { Check } from '../../../parts/Check';
+import { BuildCheck } from '../../../ledger/BuildCheck';
 import { Length } from '../../../parts/Figure';
 import { RemoveButton } from '../../../parts/RowList';
 import { changePlate, removePlate } from '../../../edits/cuts';
@@ -96,9 +96,9 @@ export function PlatePanel({ placed: { plate }, made, onRemoved }: Props) {
             />
             {angle('turn', 'Turned in that view')}
             {angle('tilt', 'Tilted out of it')}
-            <Check className="px-4" checked={plate.mirrored} onChange={(mirrored) => done({ mirrored })}>
+            <BuildCheck className="px-4" checked={plate.mirrored} onChange={(mirrored) => done({ mirrored })}>
               One on the left and one on the right
-            </Check>
+            </BuildCheck>
           </>
         )}
       </Group>

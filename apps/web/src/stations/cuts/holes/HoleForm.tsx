@@ -17,7 +17,7 @@ import { Group, Row } from '../../../ledger/Panel';
 import { QuantityField } from '../../../ledger/QuantityField';
 import { TextField } from '../../../ledger/TextField';
 import { Button } from '../../../parts/Button';
-import { Check } from '../../../parts/Check';
+import { BuildCheck } from '../../../ledger/BuildCheck';
 import { Length } from '../../../parts/Figure';
 import { changeHole, changeHoles } from '../../../edits/cuts';
 
@@ -259,8 +259,8 @@ function Option({
   readonly onChange: (on: boolean) => void;
 }) {
   return (
-    <Check checked={on} onChange={onChange} className="px-4">
+    <BuildCheck checked={on} onChange={onChange} className="px-4">
       {name}
-    </Check>
+    </BuildCheck>
   );
 }

@@ -24,6 +24,7 @@ import { Choice } from '../../../parts/Choice';
 import { Length } from '../../../parts/Figure';
 import { HEAD_ROW, rowLook } from '../../../parts/tables';
 import { changeHoles } from '../../../edits/cuts';
+import { HoleCloseUp } from './HoleCloseUp';
 import { HoleForm } from './HoleForm';
 import { Unrolled } from './Unrolled';
 
@@ -105,6 +106,7 @@ export function HolesView({ plan }: { readonly plan: Plan }) {
         {drilled ? (
           <>
             <Unrolled piece={piece} cut={cut} drilled={drilled} lit={hole?.id} onChoose={setHoleId} />
+            {hole && <HoleCloseUp piece={piece} drilled={drilled} hole={hole} />}
             <BoreTable piece={piece} drilled={drilled} lit={hole?.id} onChoose={setHoleId} />
           </>
         ) : (

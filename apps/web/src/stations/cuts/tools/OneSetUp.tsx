@@ -22,6 +22,7 @@ export function OneSetUp({ job, jobs }: { readonly job: Job; readonly jobs: read
     <Group title="Two in one set-up">
       <ChoiceRow
         name="With"
+        changes={false}
         label="With which other end"
         value={withId ?? ''}
         placeholder="choose an end…"
