@@ -123,6 +123,7 @@ test('a kart’s two rails get their holes and marks, in fractions, and an axle 
   await expect(marks.nth(1)).toContainText(/outside.*2.*3.*⁄.*8/);
   await expect(marks.nth(2)).toContainText(/inside, far wall.*1.*1.*⁄.*2/);
   await expect(page.getByText(/Clamp both of .* together/)).toBeVisible();
+  await choose(page, 'Measured from', 'its start');
   const at = page.getByLabel('At, in', { exact: true });
   await at.fill('12 1/4');
   await page.keyboard.press('Enter');

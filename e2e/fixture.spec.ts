@@ -126,7 +126,7 @@ test('a wall-board for a bicycle: washers on hand, a board too small, and the sh
 
   await tab(page, 'Paper');
   const sheets = await downloaded(page, 'Download PDF');
-  expect(sheets.name).toMatch(/^board-wall-board-sheets-r\d+-[\d-]{10}\.pdf$/);
+  expect(sheets.name).toMatch(/^board-wall-board-sheets-(after-)?r\d+-[\d-]{10}\.pdf$/);
   const words = measurePdf(sheets.content)
     .map(({ text }) => text)
     .join(' ');
@@ -188,7 +188,7 @@ test('a tiled plan of a motorcycle, corrected for the printer from a measured ba
   await page.keyboard.press('Tab');
   await expect(page.getByText('(0.50 %)')).toBeVisible();
   const { name, content } = await downloaded(page, 'Download PDF');
-  expect(name).toMatch(/^tiles-plan-r\d+-[\d-]{10}\.pdf$/);
+  expect(name).toMatch(/^tiles-plan-(after-)?r\d+-[\d-]{10}\.pdf$/);
   const [map, ...tiles] = measurePdf(content);
   expect(map!.text).toContain('A3');
   expect(tiles.length).toBeGreaterThan(4);

@@ -179,9 +179,9 @@ test('in space: a tube is picked and tied to the ledger, taken apart and cut ope
 
   await station(page, 'Patterns');
   for (const [name, file, start] of [
-    ['Cut list, CSV', /^space-cut-list-r\d+-[\d-]{10}\.csv$/, '\u00ef\u00bb\u00bfPiece,Name'],
-    ['Frame in space, glTF', /^space-frame-r\d+-[\d-]{10}\.glb$/, 'glTF'],
-    ['Frame in space, STL in mm', /^space-frame-r\d+-[\d-]{10}\.stl$/, 'Larchwood'],
+    ['Cut list, CSV', /^space-cut-list-(after-)?r\d+-[\d-]{10}\.csv$/, '\u00ef\u00bb\u00bfPiece,Name'],
+    ['Frame in space, glTF', /^space-frame-(after-)?r\d+-[\d-]{10}\.glb$/, 'glTF'],
+    ['Frame in space, STL in mm', /^space-frame-(after-)?r\d+-[\d-]{10}\.stl$/, 'Larchwood'],
   ] as const) {
     const [download] = await Promise.all([
       page.waitForEvent('download'),

@@ -29,7 +29,7 @@ test('patterns on Letter, for one piece, with thicker paper', async ({ page }) =
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Download PDF' }).click(),
   ]);
-  expect(download.suggestedFilename()).toMatch(/^letter-piece-5-r\d+-[\d-]{10}\.pdf$/);
+  expect(download.suggestedFilename()).toMatch(/^letter-piece-5-(after-)?r\d+-[\d-]{10}\.pdf$/);
   const [sheet, ...others] = measurePdf(await contentOf(download));
   expect(others).toEqual([]);
   expect([sheet!.width, sheet!.height].map((size) => Number(size.toFixed(1)))).toEqual([215.9, 279.4]);

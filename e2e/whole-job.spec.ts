@@ -69,7 +69,7 @@ test('a bicycle from its geometry to a set fixture and paper copes', async ({ pa
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Download PDF' }).click(),
   ]);
-  expect(pdf.suggestedFilename()).toMatch(/^whole-job-patterns-r\d+-[\d-]{10}\.pdf$/);
+  expect(pdf.suggestedFilename()).toMatch(/^whole-job-patterns-(after-)?r\d+-[\d-]{10}\.pdf$/);
   const sheets = measurePdf(await contentOf(pdf));
   expect(sheets.length).toBe(2);
   for (const sheet of sheets) {
