@@ -323,7 +323,6 @@ test.describe('a phone on the shop’s network', () => {
     await expectAccessible(bench, 'the bench on a phone');
     await bench.getByRole('button', { name: 'Understood' }).click();
     await expect(keepOpen).toHaveCount(0);
-    await station(bench, 'Stance');
     // One press logs all out.
     await page.goto(`${shop}/keeping`);
     await page.getByRole('button', { name: 'Log everybody out' }).click();

@@ -26,14 +26,17 @@ export function PartsGroup({ steering }: Known) {
       </p>
       <Findings findings={missing} refused={false} />
       <div className="flex flex-wrap items-center gap-4 px-4 py-1.5">
-        <Button
-          onClick={() => {
-            edit('steering.parts', makeParts(plan.stance, steering));
-            settle();
-          }}
-        >
-          {there ? 'Make them again' : 'Make the pieces'}
-        </Button>
+        {/* What is missing is told with the same press. */}
+        {missing.length === 0 && (
+          <Button
+            onClick={() => {
+              edit('steering.parts', makeParts(plan.stance, steering));
+              settle();
+            }}
+          >
+            {there ? 'Make them again' : 'Make the pieces'}
+          </Button>
+        )}
         {there && (
           <>
             <Link
