@@ -80,6 +80,7 @@ export async function choose(page: Page, list: string, option: string | RegExp):
   await page.getByRole('combobox', { name: list, exact: true }).click();
   await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click();
 }
+export const table = (page: Page, name: string) => page.getByRole('table', { name });
 export const ledger = (page: Page, label: string) =>
   page.getByRole('complementary').getByLabel(label, { exact: true });
 
