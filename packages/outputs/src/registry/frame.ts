@@ -128,5 +128,7 @@ export const frameMesh: Output = {
   suffix: 'stl',
   name: () => 'frame',
   refuse: noTubes,
-  make: async (source) => (await import('../solids/stl.js')).frameStl(source.plan, stampOf(source)),
+  make: async ({ document, plan, edition }) =>
+    // Its head is short: a long name must not push out which state it is.
+    (await import('../solids/stl.js')).frameStl(plan, `${editionOf(edition)} ${document.name}`),
 };

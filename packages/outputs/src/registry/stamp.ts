@@ -9,21 +9,22 @@ const PLACES: Readonly<Record<string, (text: string, stamp: string) => string>> 
   dxf: (text, stamp) => `999\n${plainInDxf(stamp)}\n${text}`,
   // Source: ISO 10303-21, comments between tokens.
   step: (text, stamp) =>
-    text.replace(/;/, `;\n/* ${stamp.replaceAll('*/', '* /').replace(/[^ -~]/g, '?')} */`),
-  svg: (text, stamp) => text.replace('</title>', `</title>\n<desc>${escaped(stamp)}</desc>`),
+    text.replace(';', () => `;\n/* ${stamp.replaceAll('*/', '* /').replace(/[^ -~]/g, '?')} */`),
+  svg: (text, stamp) => text.replace('</title>', () => `</title>\n<desc>${escaped(stamp)}</desc>`),
 };
 
+/** A text with its stamp, where its format has a place for one. */
+export const withStamp = (suffix: string, text: string, stamp: string): string =>
+  PLACES[suffix]?.(text, stamp) ?? text;
+
 /** The same output, whose files say of which state of the build they are; of paper the title block does. */
-export function stamped<O extends Output>(output: O): O {
-  const place = PLACES[output.suffix];
-  if (!place) return output;
-  return {
-    ...output,
-    make: (source, options, kit) => {
-      const put = (made: string | Uint8Array) =>
-        typeof made === 'string' ? place(made, stampOf(source)) : made;
-      const content = output.make(source, options, kit);
-      return typeof content === 'string' ? place(content, stampOf(source)) : content.then(put);
-    },
-  };
-}
+export const stamped = (output: Output): Output => ({
+  ...output,
+  make: (source, options, kit) => {
+    const put = (text: string) => withStamp(output.suffix, text, stampOf(source));
+    const made = output.make(source, options, kit);
+    return typeof made === 'string'
+      ? put(made)
+      : made.then((content) => (typeof content === 'string' ? put(content) : content));
+  },
+});

@@ -12,6 +12,7 @@ import type { BuildDocument } from '@larchwood/format';
 import { DEMO } from '../../../../testing/demo.js';
 import { KIT } from '../../../../testing/kit.js';
 import { made, planMade, stanceMade } from '../../../../testing/made.js';
+import { withStamp } from '../registry/stamp.js';
 import { frameStep, pieceStep } from './frameStep.js';
 import { modellerFrom } from './modeller.js';
 import { triple, volumeOf } from './shapes.js';
@@ -138,7 +139,10 @@ describe('solids', () => {
     const plan = planOf('Orchard ladder');
     const { piece, bores } = plan.holes[0]!;
     const cut = plan.cuts.find((each) => each.piece === piece)!;
-    const solid = await readBack(pieceStep(plan, piece, '2026-01-02'));
+    // As it leaves the program: with its remark, whatever the build is called.
+    const text = withStamp('step', pieceStep(plan, piece, '2026-01-02'), "$& */ ; Sön's, r1");
+    expect(text).toContain('/* $& * / ; S?n');
+    const solid = await readBack(text);
     const { bounds } = solid.boundingBox;
     expect(bounds[1][0] - bounds[0][0]).toBeGreaterThan(cut.overall - 0.1);
     const whole = pieceSolid(
