@@ -51,7 +51,7 @@ export { SECTION_LIBRARY, findSection } from './frame/library.js';
 export { acrossOf, sizeAt, type Size, isBar } from './frame/sections.js';
 export { GAUGES, parseGauge } from './frame/gauge.js';
 export { outlineOf, type Outline } from './frame/outline.js';
-export { placesOn, type Place } from './frame/places.js';
+export { placesAlong, type Place } from './frame/places.js';
 export { carried, nearestOn, pathOf, pointOn, type Arc, type Leg, type Path } from './frame/path.js';
 export { holeRing, middlesOf, onPlate } from './frame/plates.js';
 export { realCorners } from './vector/ring.js';
@@ -87,9 +87,8 @@ export { PlanFileSchema } from './plan/planSchema.js';
 export { layoutOffer, type LayoutOffer } from './start/layouts.js';
 export type { Layout } from './frame/layouts/layout.js';
 export { idOfMark, pieceId, type Side, type Frame, type Piece, type PlacedPlate } from './frame/frame.js';
-export { USUAL_BENDING, type Bend, type BendSchedule } from './bends/schedule.js';
+export { inTurn, USUAL_BENDING, type Bend, type BendSchedule } from './bends/schedule.js';
 export { compoundFrom, diesFor, inBender, onBender, type OnBender } from './bends/bender.js';
-export { inTurn } from './bends/schedule.js';
 export { pairMark, pairName, settingSum, springbackText, turnText } from './bends/words.js';
 export { taperOf, type Taper } from './bends/taper.js';
 export { scaleRead, setBeyondStraight, trialsOf, type Springback } from './bends/springback.js';
@@ -198,6 +197,7 @@ export {
   roomBetween,
   outerFace,
   usualHole,
+  widthSeen,
   type Bore,
   type DrilledPiece,
   metalTaken,

@@ -1,3 +1,6 @@
+import type { FrameData } from '@larchwood/format';
+import { namedPoint } from '../stance/namedPoint.js';
+import type { Stance } from '../stance/stance.js';
 import type { Vector } from '../vector/vector.js';
 import { asSentence } from '../words.js';
 import { nearestOn, pointOn, type Path } from './path.js';
@@ -13,8 +16,17 @@ export interface Place {
   readonly away: number;
 }
 
-/** Points of a stance that tubes are drilled for: each lies on a line across the vehicle. */
-const ACROSS = ['rearAxle', 'frontAxle', 'bottomBracket', 'swingPivot', 'steeringWheel', 'hip'] as const;
+/** Points of a stance that tubes are drilled for, by name: each stands for a line across the vehicle. */
+const ACROSS: Readonly<Record<string, string>> = {
+  rearAxle: 'Rear axle',
+  frontAxle: 'Front axle',
+  bottomBracket: 'BB',
+  pivot: 'Swing-arm pivot',
+  pegs: 'Foot pegs',
+  pedals: 'Pedals',
+  seatUnder: 'Seat, under the hip',
+  seatFront: 'Seat, front edge',
+};
 /** So far beside a tube such a line may pass, and a node may lie, to be a place on it; mm. Common practice, no source. */
 const BESIDE = { line: 150, node: 90 } as const;
 /** Places nearer to a tube's node than this are outside it, mm. */
@@ -40,16 +52,18 @@ export function stationBeside(
 /** A bent rail's way across changes along it: so many looks find the same place. */
 const ROUNDS = 4;
 
-/** All named places along a tube, from its start on. */
+/** All named places along a tube, from its start on; a node goes before a point of the stance of the same id, as where it is placed. */
 export function placesOn(
   path: Path,
-  points: Readonly<Record<string, Vector>>,
+  { points, seatPoints }: Pick<Stance, 'points' | 'seatPoints'>,
   nodes: readonly { readonly id: string; readonly name: string; readonly at: Vector }[],
 ): readonly Place[] {
+  const isNode = new Set(nodes.map(({ id }) => id));
   // Beside a tube that runs as an axle does, that has no place.
-  const lines = (runsAcross(path) ? [] : ACROSS).flatMap((id) =>
-    points[id] ? [{ id, name: wordsOf(id), at: points[id], most: BESIDE.line }] : [],
-  );
+  const lines = (runsAcross(path) ? [] : Object.entries(ACROSS)).flatMap(([id, name]) => {
+    const at = namedPoint({ points, seatPoints }, id);
+    return at && !isNode.has(id) ? [{ id, name, at, most: BESIDE.line }] : [];
+  });
   const joints = nodes.map((node) => ({ ...node, name: asSentence(node.name), most: BESIDE.node }));
   return [...lines, ...joints]
     .map(({ id, name, at, most }) => ({ id, name, most, ...stationBeside(path, at) }))
@@ -58,6 +72,20 @@ export function placesOn(
     .map(({ id, name, station, away }) => ({ id, name, station, away }));
 }
 
-/** `rearAxle` as it is said: Rear axle. */
-const wordsOf = (id: string): string =>
-  id === 'bottomBracket' ? 'BB' : asSentence(id.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`));
+/** The same of a piece of a frame. @param nodes of its document, by the names that the builder reads */
+export const placesAlong = (
+  { path }: { readonly path: Path },
+  {
+    stance,
+    frame,
+  }: { readonly stance: Stance; readonly frame: { readonly nodes: Readonly<Record<string, Vector>> } },
+  nodes: FrameData['nodes'],
+): readonly Place[] =>
+  placesOn(
+    path,
+    stance,
+    nodes.flatMap(({ id, name }) => {
+      const at = frame.nodes[id];
+      return at ? [{ id, name, at }] : [];
+    }),
+  );

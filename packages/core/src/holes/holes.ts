@@ -51,8 +51,7 @@ const outlineAt = ({ section, length }: Piece, station: number): Outline =>
 /** Half of the wall that a face offers to a hole, off its middle, mm: less the corners of square stock. */
 function halfFlat({ section, length }: Piece, station: number, face: number): number {
   const { width, height } = sizeAt(section, length, station);
-  const upright = Math.abs(Math.cos(toRadians(face))) > Math.SQRT1_2;
-  return (upright ? width : height) / 2 - (section.shape === 'rectangular' ? section.corner : 0);
+  return (isUpright(face) ? width : height) / 2 - (section.shape === 'rectangular' ? section.corner : 0);
 }
 
 /**
@@ -150,9 +149,17 @@ export function onWall(piece: Piece, cut: PieceCut, bore: Bore): { at: Vector; o
   const { at, direction } = pointOn(piece.path, station);
   const { width, height } = sizeAt(piece.section, piece.length, station);
   const outward = turn(carried(piece.path, piece.top, station), direction, bore.face);
-  const upright = Math.abs(Math.cos(toRadians(bore.face))) > Math.SQRT1_2;
-  return { at: along(at, outward, (upright ? height : width) / 2), outward };
+  return { at: along(at, outward, (isUpright(bore.face) ? height : width) / 2), outward };
 }
+
+/** How wide a piece is where a hole is, seen square to the hole's face; mm. */
+export function widthSeen(piece: Piece, cut: PieceCut, { fromStart, face }: Bore): number {
+  const { width, height } = sizeAt(piece.section, piece.length, stationOf(cut, fromStart));
+  return isUpright(face) ? width : height;
+}
+
+/** Whether a face looks up or down from the tube, not to its sides. */
+const isUpright = (face: number): boolean => Math.abs(Math.cos(toRadians(face))) > Math.SQRT1_2;
 
 /** Metal that a hole takes: mm3, and where it was, in the vehicle's axes; mm. A flat disc of the wall, slots with round ends. */
 export function metalTaken(piece: Piece, cut: PieceCut, bore: Bore): { volume: number; at: Vector } {

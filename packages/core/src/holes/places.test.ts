@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import type { BuildDocument } from '@larchwood/format';
 import { FAMILIES, made, planMade } from '../../../../testing/made.js';
-import { placesOn } from '../frame/places.js';
+import { placesAlong } from '../frame/places.js';
 import { onWall, outerFace, usualHole } from './holes.js';
 
 const placesIn = (document: BuildDocument, id: string) => {
-  const { stance, frame } = planMade(document);
-  const nodes = document.frame.nodes.flatMap(({ id: node, name }) =>
-    frame.nodes[node] ? [{ id: node, name, at: frame.nodes[node] }] : [],
+  const plan = planMade(document);
+  return placesAlong(
+    plan.frame.pieces.find((piece) => piece.id === id)!,
+    plan,
+    document.frame.nodes,
   );
-  const piece = frame.pieces.find((each) => each.id === id)!;
-  return placesOn(piece.path, { ...stance.points, ...stance.seatPoints }, nodes);
 };
 const withHole = (document: BuildDocument, member: string, at: string, distance = 0): BuildDocument => ({
   ...document,
@@ -50,7 +50,7 @@ describe('places along a tube', () => {
       }
     },
   );
-  it('a bearing of a kart begins at the rear axle, on the rail’s outer face', () => {
+  it('a bearing of a kart begins at the rear axle, on the rail’s outer face, and goes with the axle', () => {
     for (const set of ['kart', 'ladder']) {
       const at = (document: BuildDocument) => {
         const plan = planMade(document);
@@ -69,11 +69,49 @@ describe('places along a tube', () => {
         const piece = drilled.frame.pieces.find(({ id }) => id === rail.id)!;
         const cut = drilled.cuts.find(({ piece: id }) => id === rail.id)!;
         const bore = drilled.holes.find((each) => each.piece === rail.id)!.bores[0]!;
-        return { ...onWall(piece, cut, bore), axle: plan.stance.points.rearAxle! };
+        return { ...onWall(piece, cut, bore), fromStart: bore.fromStart, axle: plan.stance.points.rearAxle! };
       };
       const first = at(made('kart', set));
       expect(first.at[0]).toBeCloseTo(first.axle[0], 6);
       expect(first.outward[1]).toBeCloseTo(1, 6);
+      // A rail that reaches farther back is marked elsewhere, and drilled in the same place.
+      const kart = made('kart', set);
+      const after = at({
+        ...kart,
+        frame: {
+          ...kart.frame,
+          nodes: kart.frame.nodes.map((node) =>
+            node.id === 'railRear' && node.anchor.on === 'stance'
+              ? {
+                  ...node,
+                  anchor: {
+                    ...node.anchor,
+                    offset: [node.anchor.offset[0] - 40, ...node.anchor.offset.slice(1)] as [
+                      number,
+                      number,
+                      number,
+                    ],
+                  },
+                }
+              : node,
+          ),
+        },
+      });
+      expect(after.fromStart).toBeCloseTo(first.fromStart + 40, 6);
+      expect(after.at[0]).toBeCloseTo(after.axle[0], 6);
+    }
+  });
+  it.each([
+    ['bicycle', 'road'],
+    ['tandem', 'tandem'],
+    ['motorcycle', 'sport'],
+    ['tadpole-trike', 'tadpole'],
+    ['buggy', 'buggy'],
+  ])('%s, %s: each place is offered once, by one id', (kind, set) => {
+    const document = made(kind, set);
+    for (const { id } of planMade(document).frame.pieces) {
+      const ids = placesIn(document, id).map((place) => place.id);
+      expect(new Set(ids).size).toBe(ids.length);
     }
   });
   it('a place that is gone is told, and the hole is measured from the end it names', () => {

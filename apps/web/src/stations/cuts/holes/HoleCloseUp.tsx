@@ -1,9 +1,17 @@
-import { formatLength, type Bore, type DrilledPiece, type Piece } from '@larchwood/core';
+import {
+  formatLength,
+  widthSeen,
+  type Bore,
+  type DrilledPiece,
+  type Piece,
+  type PieceCut,
+} from '@larchwood/core';
 import type { Hole } from '@larchwood/format';
 import { useEditor } from '../../../editor/editor';
 
 interface Props {
   readonly piece: Piece;
+  readonly cut: PieceCut;
   readonly drilled: DrilledPiece;
   readonly hole: Hole;
 }
@@ -12,7 +20,7 @@ interface Props {
 const BEYOND = 18;
 
 /** The hole in hand as its wall shows it: with its bolts, the edges of the tube, and what is behind it dashed. */
-export function HoleCloseUp({ piece, drilled, hole }: Props) {
+export function HoleCloseUp({ piece, cut, drilled, hole }: Props) {
   const { document } = useEditor('document');
   const { units } = document;
   const bores = drilled.bores.filter((bore) => bore.hole === hole.id);
@@ -20,9 +28,7 @@ export function HoleCloseUp({ piece, drilled, hole }: Props) {
   const [main] = near;
   if (!main) return null;
   const far = bores.find(({ wall }) => wall === 'far');
-  const { section } = piece;
-  const turned = Math.abs(Math.cos((hole.face * Math.PI) / 180)) > Math.SQRT1_2;
-  const wide = section.shape === 'round' ? section.diameter : turned ? section.width : section.height;
+  const wide = widthSeen(piece, cut, main);
   const x = ({ fromStart }: Pick<Bore, 'fromStart'>): number => fromStart - main.fromStart;
   const reach = Math.max(...near.map((bore) => Math.abs(x(bore)) + bore.long / 2)) + BEYOND;
   const half = Math.max(wide / 2, ...near.map(({ off, diameter }) => Math.abs(off) + diameter / 2)) + 6;
@@ -71,10 +77,12 @@ export function HoleCloseUp({ piece, drilled, hole }: Props) {
           />
         ))}
         {far && (
-          <circle
-            cx={0}
-            cy={main.off}
-            r={far.diameter / 2}
+          <rect
+            x={-far.long / 2}
+            y={main.off - far.diameter / 2}
+            width={far.long}
+            height={far.diameter}
+            rx={far.diameter / 2}
             {...line}
             stroke="var(--quiet)"
             strokeDasharray="5 4"

@@ -7,7 +7,7 @@ import {
   outerFace,
   pairMark,
   pairName,
-  placesOn,
+  placesAlong,
   usualHole,
   type Bore,
   type DrilledPiece,
@@ -47,14 +47,7 @@ export function HolesView({ plan }: { readonly plan: Plan }) {
   if (!cut) return <p className="p-8">No tubes yet: make a frame at the Tubes station.</p>;
   const piece = plan.frame.pieces.find(({ id }) => id === cut.piece)!;
   const { member } = piece;
-  const places = placesOn(
-    piece.path,
-    { ...plan.stance.points, ...plan.stance.seatPoints },
-    document.frame.nodes.flatMap(({ id, name }) => {
-      const at = plan.frame.nodes[id];
-      return at ? [{ id, name, at }] : [];
-    }),
-  );
+  const places = placesAlong(piece, plan, document.frame.nodes);
   const axle = places.find(({ id }) => id === 'rearAxle' || id === 'frontAxle');
   const drilled = plan.holes.find((each) => each.piece === piece.id);
   const holes = member.holes ?? [];
@@ -106,7 +99,7 @@ export function HolesView({ plan }: { readonly plan: Plan }) {
         {drilled ? (
           <>
             <Unrolled piece={piece} cut={cut} drilled={drilled} lit={hole?.id} onChoose={setHoleId} />
-            {hole && <HoleCloseUp piece={piece} drilled={drilled} hole={hole} />}
+            {hole && <HoleCloseUp piece={piece} cut={cut} drilled={drilled} hole={hole} />}
             <BoreTable piece={piece} drilled={drilled} lit={hole?.id} onChoose={setHoleId} />
           </>
         ) : (
