@@ -110,6 +110,7 @@ export function InstrumentGroup({
       <ChoiceRow
         name="Read"
         label="Instrument"
+        changes={false}
         value={instrument ? chosen : 'none'}
         options={[
           { value: 'none', label: 'none: typed' },

@@ -1,5 +1,6 @@
 import { TriangleAlert } from 'lucide-react';
 import { findingText } from '@larchwood/core';
+import { useMayChange } from '../door/useMayType';
 import { useEditor } from '../editor/editor';
 import { remedyOf } from '../ledger/remedies';
 import { Button } from '../parts/Button';
@@ -10,6 +11,7 @@ const WITHOUT_PIECES: ReadonlySet<string> = new Set(['Brief', 'Stance', 'Seat', 
 /** Wherever pieces are looked at, cut or set: that some were made for a linkage that has changed since, and the cure. */
 export function StalePieces({ station }: { readonly station: string | undefined }) {
   const { plan, document, edit, settle } = useEditor('plan', 'document', 'edit', 'settle');
+  const may = useMayChange();
   const stale = plan?.findings.find(({ code }) => code === 'steering-part-stale');
   if (!stale || station === undefined || WITHOUT_PIECES.has(station)) return null;
   const remedy = remedyOf(stale)!;
@@ -23,15 +25,17 @@ export function StalePieces({ station }: { readonly station: string | undefined 
       <span>
         <b>{title}.</b> {text}
       </span>
-      <Button
-        look="link"
-        onClick={() => {
-          edit('remedy.steering-part-stale', remedy.change);
-          settle();
-        }}
-      >
-        {remedy.name}
-      </Button>
+      {may && (
+        <Button
+          look="link"
+          onClick={() => {
+            edit('remedy.steering-part-stale', remedy.change);
+            settle();
+          }}
+        >
+          {remedy.name}
+        </Button>
+      )}
     </div>
   );
 }

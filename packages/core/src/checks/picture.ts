@@ -1,9 +1,9 @@
 import type { ViewName } from '../stance/dimension.js';
+import { VIEW_AXES } from '../stance/drag.js';
 import type { Stance } from '../stance/stance.js';
 import { add, along, distance, scale, type Vector } from '../vector/vector.js';
 import type { Measurand } from './measure.js';
-import type { MeasuringPoints } from './points.js';
-import { CORNERS } from './points.js';
+import { CORNERS, type MeasuringPoints } from './points.js';
 
 /** How a measure is taken, to be drawn on the frame. */
 export interface MeasurePicture {
@@ -18,12 +18,6 @@ export interface MeasurePicture {
 type Line = readonly [from: Vector, to: Vector];
 type Sketch = Omit<MeasurePicture, 'view' | 'marks'> & Partial<Pick<MeasurePicture, 'view' | 'marks'>>;
 
-/** What each view shows of a length: axes that lie in its paper. */
-const IN_PAPER: Readonly<Record<ViewName, readonly [number, number]>> = {
-  side: [0, 2],
-  plan: [0, 1],
-  front: [1, 2],
-};
 /** A line of which a view shows less is shown in another one. */
 const SHOWN = 0.7;
 /** An edge of a dropout's face stands so far off the axle in the picture, mm. */
@@ -31,15 +25,23 @@ const EDGE = 20;
 /** Level is drawn so long beside a steering axis, mm. */
 const LEVEL = 150;
 
-/** A measure with its points, its line and what it is taken against, in the view that shows them. */
-export function pictureOf(measurand: Measurand, points: MeasuringPoints, stance: Stance): MeasurePicture {
-  const sketch = sketchOf(measurand, (id) => points[id]?.at, stance);
+/**
+ * A measure with its points, its line and what it is taken against, in the view that shows them.
+ * @param level from which heights are taken, above the ground: of a fixture's base; mm
+ */
+export function pictureOf(
+  measurand: Measurand,
+  points: MeasuringPoints,
+  stance: Stance,
+  level = 0,
+): MeasurePicture {
+  const sketch = sketchOf(measurand, (id) => points[id]?.at, stance, level);
   const view = sketch.view ?? clearest(measurand.view, sketch.measured);
   return { marks: sketch.measured.flat(), ...sketch, view };
 }
 
 const seen = (view: ViewName, [from, to]: Line): number =>
-  Math.hypot(...IN_PAPER[view].map((axis) => to[axis]! - from[axis]!));
+  Math.hypot(...VIEW_AXES[view].map((axis) => to[axis]! - from[axis]!));
 
 function clearest(usual: ViewName, lines: readonly Line[]): ViewName {
   const shown = (view: ViewName): number => lines.reduce((sum, line) => sum + seen(view, line), 0);
@@ -54,9 +56,8 @@ function clearest(usual: ViewName, lines: readonly Line[]): ViewName {
 type At = (id: string) => Vector | undefined;
 const NONE: Sketch = { measured: [], against: [] };
 const floor = ([x, y]: Vector): Vector => [x, y, 0];
-const middle = (a: Vector, b: Vector): Vector => scale(add(a, b), 0.5);
 
-function sketchOf(measurand: Measurand, at: At, stance: Stance): Sketch {
+function sketchOf(measurand: Measurand, at: At, stance: Stance, level: number): Sketch {
   const { as, points, strung } = measurand;
   if (strung) {
     const { at: on, string } = strung;
@@ -77,12 +78,12 @@ function sketchOf(measurand: Measurand, at: At, stance: Stance): Sketch {
   if (as === 'gap') return gap(measurand.id, at);
   const [a, b] = points.map((id) => at(id));
   if (!a) return NONE;
-  if (as === 'height') return { measured: [[a, floor(a)]], against: [], marks: [a] };
+  if (as === 'height') return { measured: [[a, [a[0], a[1], level]]], against: [], marks: [a] };
   if (as === 'beside') return { measured: [[a, [a[0], 0, a[2]]]], against: [], marks: [a] };
   if (!b) return NONE;
   if (as === 'distance') return { measured: [[a, b]], against: [] };
-  const level: Vector = as === 'lean' ? [a[0], a[1], b[2]] : [b[0], a[1], a[2]];
-  return { measured: [[a, b]], against: [[a, level]] };
+  const straight: Vector = as === 'lean' ? [a[0], a[1], b[2]] : [b[0], a[1], a[2]];
+  return { measured: [[a, b]], against: [[a, straight]] };
 }
 
 const FACES: Readonly<Record<string, Vector>> = {
@@ -118,13 +119,14 @@ function gap(id: string, at: At): Sketch {
         ],
       };
   }
-  // A straight-edge over both sprockets: along the chain's run, beside the rear one.
+  // A straight-edge on the front sprocket, along the chain's run: the gap is at one edge of the rear one.
   if (what === 'sprocket' && right) {
     const edge = add(right, [where === 'fore' ? 2 * EDGE : -2 * EDGE, 0, 0]);
+    const run = (ahead: number): Vector => add(right, [ahead, -EDGE, 0]);
     return {
       view: 'plan',
-      measured: [[edge, [edge[0], 0, edge[2]]]],
-      against: [[add(right, [-4 * EDGE, 0, 0]), add(right, [8 * EDGE, 0, 0])]],
+      measured: [[edge, add(edge, [0, -EDGE, 0])]],
+      against: [[run(-4 * EDGE), run(12 * EDGE)]],
       marks: [edge],
     };
   }
@@ -172,12 +174,12 @@ const leaning =
       marks: axes.map(({ top }) => top),
     };
   };
-const between =
-  (from: string, to: string, corner?: (a: Vector, b: Vector) => Vector) =>
+/** From a point level or plumb to a corner that is square beside another one, and on to that. */
+const square =
+  (from: string, to: string, corner: (from: Vector, to: Vector) => Vector) =>
   (at: At): Sketch => {
     const [a, b] = [at(from), at(to)];
     if (!a || !b) return NONE;
-    if (!corner) return { measured: [[a, b]], against: [] };
     const turn = corner(a, b);
     return { view: 'side', measured: [[turn, b]], against: [[a, turn]], marks: [a, b] };
   };
@@ -257,10 +259,12 @@ const OUTCOMES: Readonly<Record<string, (at: At, stance: Stance) => Sketch>> = {
   },
   chainstayLength: (at) => {
     const [bb, left, right] = [at('bottomBracket'), at('axleLeft'), at('axleRight')];
-    return bb && left && right ? { view: 'side', measured: [[bb, middle(left, right)]], against: [] } : NONE;
+    return bb && left && right
+      ? { view: 'side', measured: [[bb, middleOf([left, right])!]], against: [] }
+      : NONE;
   },
-  reach: between('bottomBracket', 'headUpper', (a, b) => [a[0], a[1], b[2]]),
-  stack: between('headUpper', 'bottomBracket', (head, bb) => [bb[0], bb[1], head[2]]),
+  reach: square('bottomBracket', 'headUpper', (a, b) => [a[0], a[1], b[2]]),
+  stack: square('headUpper', 'bottomBracket', (head, bb) => [bb[0], bb[1], head[2]]),
   seatTubeAngle: (at) => {
     const [bb, top] = [at('bottomBracket'), at('seatTop')];
     return bb && top

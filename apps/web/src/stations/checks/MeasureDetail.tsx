@@ -53,6 +53,7 @@ export function MeasureDetail({ plan, hand, stage, measurand, document, base }: 
         plan={plan}
         measurand={measurand}
         points={hand.list.points}
+        level={less}
         className="mx-4 mt-2 h-40 w-[290px] border border-rule bg-sheet"
       />
       {own ? (

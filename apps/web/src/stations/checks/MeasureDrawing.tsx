@@ -13,12 +13,23 @@ interface Props {
   readonly plan: Plan;
   readonly measurand: Measurand;
   readonly points: Readonly<Record<string, MeasuringPoint>>;
+  /** From which heights are taken, above the ground; mm. */
+  readonly level: number;
   readonly className: string;
 }
 
 /** The frame in the view that shows a measure best, with where it is taken from and to, and what it is taken against. */
-export const MeasureDrawing = memo(function MeasureDrawing({ plan, measurand, points, className }: Props) {
-  const picture = useMemo(() => pictureOf(measurand, points, plan.stance), [measurand, points, plan.stance]);
+export const MeasureDrawing = memo(function MeasureDrawing({
+  plan,
+  measurand,
+  points,
+  level,
+  className,
+}: Props) {
+  const picture = useMemo(
+    () => pictureOf(measurand, points, plan.stance, level),
+    [measurand, points, plan.stance, level],
+  );
   const { view, measured, against, marks } = picture;
   const wheels = measurand.strung !== undefined || measurand.whole;
   const shapes = useMemo(

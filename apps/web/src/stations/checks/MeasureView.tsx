@@ -13,6 +13,7 @@ import {
   type Plan,
 } from '@larchwood/core';
 import type { CheckStage } from '@larchwood/format';
+import { NOT_HERE, useMayChange } from '../../door/useMayType';
 import { useEditor } from '../../editor/editor';
 import { Choice } from '../../parts/Choice';
 import { Measure } from '../../parts/Figure';
@@ -53,6 +54,7 @@ export function MeasureView({
   const { results, readingAt } = hand;
   const list = listAt(hand.list, document.measured ?? [], stage);
   const { whole, about } = CHECK_STAGES[stage];
+  const may = useMayChange();
   const atBase = baseAt(plan.fixture, stage);
   const base = heightsFrom(document, plan.fixture, stage);
   const worth = whole ? list.order.whole : list.order.frame;
@@ -101,6 +103,7 @@ export function MeasureView({
             {atBase && (
               <Choice
                 label="Heights measured from"
+                fixed={may ? undefined : NOT_HERE}
                 value={base ? 'fixture' : 'ground'}
                 className="w-60"
                 groups={[
