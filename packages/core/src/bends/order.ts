@@ -107,7 +107,10 @@ function costsOf({ bends }: BendSchedule, troubles: Troubles) {
   };
 }
 
-/** The same bends told from the other end of the tube: what was the last is the first. */
+/**
+ * The same bends told from the other end of the tube: what was the last is the first. What half a degree moves is still told
+ * of the end that was the other one.
+ */
 export function turnedOver(schedule: BendSchedule): BendSchedule {
   const { bends, from, order } = schedule;
   const count = bends.length;

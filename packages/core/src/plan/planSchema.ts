@@ -145,13 +145,16 @@ export const PlanFileSchema = Type.Object(
                 mark: number('Start of the bend from that end, mm'),
                 angle: number('Turn of the tube, degrees'),
                 rotation: number(
-                  'Of the tube about itself before it, clockwise from the end that is not bent yet',
+                  'From the plane of the bend before it along the tube, clockwise seen from the other end',
                 ),
                 radius: number('Of the centre line, mm'),
               },
-              'A bend, in the order they are made',
+              'A bend, from that end on',
             ),
           ),
+          order: Type.Array(number('Of a bend, from that end: 1 for the first'), {
+            description: 'In which order they are made',
+          }),
         },
         'A piece that is bent',
       ),

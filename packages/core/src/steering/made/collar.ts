@@ -101,6 +101,7 @@ export const COLLAR: MadePart = {
     const bore = sizes.bearingInner! + ROUND_STEERER;
     const section = boredOf('collar', sizes.outer!, bore);
     const column = columnEnds(steering.built);
+    const parts = column && onColumn(column, sizes, section);
     const head = stance.values.headTubeLength;
     const recess = sizes.race! - sizes.proud!;
     const wall = (sizes.outer! - sizes.bearingOuter!) / 2;
@@ -147,9 +148,9 @@ export const COLLAR: MadePart = {
         'Face both ends square and bore the recesses after welding, in one setting.',
         ...KINDS[bearingOf(choices)],
       ],
-      ...(column ? { parts: onColumn(column, sizes, section) } : { headTube: section }),
+      ...(parts ? { parts } : { headTube: section }),
       recesses: {
-        ...{ member: column ? 'steering-collar' : HEAD_TUBE, section: section.id },
+        ...{ member: parts?.members[0]?.id ?? HEAD_TUBE, section: section.id },
         volume: 2 * Math.max(0, recess) * (Math.PI / 4) * Math.max(0, sizes.bearingOuter! ** 2 - bore ** 2),
       },
       findings,

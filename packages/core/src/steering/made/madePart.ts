@@ -55,6 +55,7 @@ export interface Recesses {
   readonly member: string;
   /** Only while that is its section: a bought head tube in its place has none. */
   readonly section: string;
+  /** mm3. */
   readonly volume: number;
 }
 export interface MadeResult {
@@ -66,7 +67,7 @@ export interface MadeResult {
   readonly parts?: GraphParts;
   /** What the frame's head tube becomes, where this is made in place of a bought one. */
   readonly headTube?: RoundSection;
-  /** What is bored out of a piece of the frame besides its bore, alike at both ends; mm3. */
+  /** What is bored out of a piece of the frame besides its bore, alike at both ends. */
   readonly recesses?: Recesses;
   readonly findings: readonly Finding[];
 }
