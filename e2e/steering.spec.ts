@@ -239,7 +239,7 @@ test('a fork made at home goes from the stance to pieces, patterns and plate out
   const length = page.getByRole('complementary').getByLabel('Axle to crown, mm');
   await length.fill(String(Number(await length.inputValue()) + 6));
   await length.press('Enter');
-  const told = page.getByRole('status').filter({ hasText: 'of another linkage' });
+  const told = page.getByRole('status').filter({ hasText: 'are out of date' });
   for (const each of ['Joints', 'Patterns']) {
     await station(page, each);
     await expect(told).toBeVisible();

@@ -39,8 +39,8 @@ export const STEERING_WORDS: Words<keyof SteeringFindings> = {
     remedies: ['Begin with it', 'Choose another way of turning the wheels'],
   }),
   'steering-part-stale': ({ parts }) => ({
-    title: `Steering pieces ${parts} are of another linkage`,
-    text: 'They were made for the stance or the sizes as they were before.',
+    title: `Steering pieces ${parts} are out of date`,
+    text: 'They were made for another stance, other sizes or another linkage.',
     remedies: ['Make them again', 'Take them out'],
   }),
   'steering-part-missing': ({ made, parts }) => ({

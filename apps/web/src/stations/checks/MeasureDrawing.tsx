@@ -36,9 +36,9 @@ export const MeasureDrawing = memo(function MeasureDrawing({
     () => [
       ...outlinesOf(plan, view),
       ...(wheels && view === 'plan' ? wheelsInPlan(plan) : []),
-      ...lineOutlines(against, view),
+      ...lineOutlines([...measured, ...against], view),
     ],
-    [plan, view, wheels, against],
+    [plan, view, wheels, measured, against],
   );
   const see = seenFrom(view);
   const line = ([from, to]: MeasurePicture['measured'][number], key: string, isMeasured: boolean) => {
@@ -78,9 +78,9 @@ export const MeasureDrawing = memo(function MeasureDrawing({
 });
 
 /** Lines as the drawing's own bounds have to know them. */
-const lineOutlines = (lines: MeasurePicture['against'], view: MeasurePicture['view']): readonly Outline[] =>
+const lineOutlines = (lines: MeasurePicture['measured'], view: MeasurePicture['view']): readonly Outline[] =>
   lines.map((points, index) => ({
-    ...{ id: `against ${index}`, mark: '' },
+    ...{ id: `line ${index}`, mark: '' },
     points: points.map(seenFrom(view)),
   }));
 

@@ -38,12 +38,12 @@ export function BendOrderRow({
       )}
       {better && (
         <p className="px-4 pt-1 text-[13px]">
-          {better.troubles === 0 ? 'Nothing stands in the way' : 'Less stands in the way'}
-          {better.turns === 0
-            ? ', and the tube is not turned about itself, '
-            : `, and the tube is turned about itself ${times(better.turns)}, `}
-          with marks from its {better.from} and the bends made in the order{' '}
+          A better way: marks from its {better.from}, bends in the order{' '}
           <span className="figure">{better.order.join(', ')}</span>.{' '}
+          {better.troubles === 0 ? 'Nothing is in the way.' : 'Less is in the way.'}{' '}
+          {better.turns === 0
+            ? 'The tube is not turned about itself.'
+            : `The tube is turned about itself ${times(better.turns)}.`}{' '}
           <Button
             look="link"
             onClick={() =>
